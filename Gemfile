@@ -1,0 +1,31 @@
+# The gems of the application. The core's own needs stand in core/glossema-core.gemspec.
+source "https://rubygems.org"
+
+gem "rails", "~> 7.2.2"
+gem "sqlite3", "~> 2.0"
+gem "puma", "~> 6.4"
+gem "bcrypt", "~> 3.1"
+gem "bootsnap", require: false
+gem "solid_queue", "~> 1.1"
+gem "solid_cable", "~> 3.0"
+gem "vite_rails", "~> 3.0"
+gem "alba", "~> 3.5"
+gem "rack-attack", "~> 6.7"
+gem "glossema-core", path: "core"
+
+# Held back for Ruby 3.1 and Rails 7.2.
+gem "nokogiri", "~> 1.17.2"
+gem "rubyzip", "~> 2.4.1", require: false
+gem "connection_pool", "~> 2.5"
+gem "minitest", "~> 5.25"
+
+group :development, :test do
+  gem "rspec-rails", "~> 7.1"
+  gem "rubocop", "~> 1.60", require: false
+end
+
+group :test do
+  gem "capybara", "~> 3.40"
+  gem "selenium-webdriver", "~> 4.10"
+  gem "axe-core-api", "~> 4.8", require: false
+end

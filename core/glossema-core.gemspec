@@ -1,0 +1,12 @@
+# The rules of the job as a gem: plain Ruby, no Rails, no interface, no network.
+Gem::Specification.new do |spec|
+  spec.name = "glossema-core"
+  spec.version = "0.1.0"
+  spec.summary = "Content, segmentation, formats, counting, matching and proof for translators"
+  spec.authors = ["Glossema"]
+  spec.required_ruby_version = ">= 3.1"
+  spec.files = Dir["lib/**/*", "data/**/*"]
+  spec.add_dependency "damerau-levenshtein", "~> 1.3"
+  spec.add_dependency "nokogiri", "~> 1.17"
+  spec.add_dependency "rubyzip", "~> 2.4"
+end

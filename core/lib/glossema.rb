@@ -1,0 +1,34 @@
+# Entry of the core: everything a script or the application needs of the rules of the job.
+require "nokogiri"
+require "json"
+
+module Glossema
+  ROOT = File.expand_path("..", __dir__)
+
+  # What the core refuses, in one sentence for the user. `code` is a word, stable for programs.
+  class Refused < StandardError
+    attr_reader :code
+
+    def initialize(code, message)
+      @code = code
+      super(message)
+    end
+  end
+end
+
+require "glossema/content"
+require "glossema/languages"
+require "glossema/counting/tokens"
+require "glossema/counting/count"
+require "glossema/counting/bands"
+require "glossema/segmentation/icu"
+require "glossema/segmentation/srx"
+require "glossema/segmentation/segmenter"
+require "glossema/segmentation/splitter"
+require "glossema/matching/score"
+require "glossema/matching/lookup"
+require "glossema/formats"
+require "glossema/document"
+require "glossema/proof"
+require "glossema/pseudo"
+require "glossema/exchange/tmx"

@@ -1,0 +1,154 @@
+# The commands of bin/glossema that need no database.
+require "optparse"
+require "glossema"
+
+module Glossema
+  class Cli
+    DONE, NO, REFUSED = 0, 1, 2
+    COMMANDS = %w[extract merge roundtrip segment count score].freeze
+    USAGE = "usage: glossema #{COMMANDS.join('|')} …; see the README".freeze
+
+    def initialize(arguments, input, output, errors)
+      @arguments, @input, @output, @errors = arguments.dup, input, output, errors
+      [@input, @output, @errors].each { |io| io.set_encoding("UTF-8") if io.respond_to?(:set_encoding) }
+      @options = { by: "sentence", format: {} }
+    end
+
+    # Runs the command; returns the exit status.
+    def run
+      command = @arguments.shift
+      return refuse(USAGE) unless COMMANDS.include?(command)
+
+      parse_options
+      public_send(command)
+    rescue Refused => e
+      refuse(e.message)
+    rescue OptionParser::ParseError => e
+      refuse("#{e.message}.")
+    rescue SystemCallError => e
+      refuse("#{e.message.sub(/ @ \w+/, '')}.")
+    rescue JSON::ParserError => e
+      refuse("This is not JSON: #{e.message.lines.first.strip[0, 100]}.")
+    rescue Errno::EPIPE
+      DONE
+    end
+
+    def extract
+      document.segments.each do |segment|
+        content = segment.content
+        say("id" => segment.id, "unit" => segment.unit.id, "path" => segment.unit.path, "source" => content.written, "text" => content.text,
+            "codes" => content.code_count, "note" => segment.unit.note, "limit" => segment.unit.limit)
+      end
+      DONE
+    end
+
+    def merge
+      opened = document(argument("FILE"))
+      targets = read_targets(argument("TARGETS"), opened)
+      bytes = opened.write(targets, target_language: need(:target_lang, "--target-lang"))
+      File.binwrite(need(:output, "-o"), bytes)
+      proof = Proof.new(opened, bytes, targets)
+      say(proof.to_h)
+      proof.identical? ? DONE : NO
+    end
+
+    def roundtrip
+      opened = document
+      targets = opened.segments.to_h { |segment| [segment.id, @options[:pseudo] ? Pseudo.of(segment.content) : segment.content] }
+      bytes = opened.write(targets, target_language: @options[:target_lang])
+      proof = Proof.new(opened, bytes, targets)
+      File.binwrite(need(:output, "-o"), bytes)
+      say(proof.to_h)
+      proof.identical? ? DONE : NO
+    end
+
+    def segment
+      text = @input.read.to_s
+      raise Refused.new("encoding", "Standard input is not UTF-8 text.") unless text.valid_encoding?
+
+      segmenter = Segmentation::Segmenter.new(need(:lang, "--lang"), by: @options[:by], rules: rules)
+      segmenter.segments(text).each { |piece| @options[:plain] ? @output.puts(piece) : say(piece) }
+      DONE
+    end
+
+    def count
+      raise Refused.new("usage", "Name at least one file to count.") if @arguments.empty?
+
+      opened = @arguments.map { |path| document(path) }
+      bands = Counting::Bands.assign(opened.flat_map { |one| one.segments.map { |segment| [segment.content, nil] } })
+      files = opened.map do |one|
+        counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
+        rows = bands.shift(counts.size).zip(counts)
+        { "name" => one.name, **figures(counts), "bands" => Counting::Bands.sum(rows), rows: rows }
+      end
+      rows = files.flat_map { |file| file.delete(:rows) }
+      say("files" => files, **figures(rows.map(&:last)), "bands" => Counting::Bands.sum(rows))
+      DONE
+    end
+
+    def score
+      comparison = Matching::Score.compare(*2.times.map { Content.from_written(argument("a text")) })
+      say("score" => comparison.score, "distance" => comparison.distance,
+          "differences" => comparison.differences.map { |difference| { "op" => difference.op, "source" => difference.source, "memory" => difference.memory } })
+      DONE
+    end
+
+    private
+
+    def parse_options
+      OptionParser.new do |parser|
+        parser.on("--source-lang L") { |value| @options[:source_lang] = language(value) }
+        parser.on("--target-lang L") { |value| @options[:target_lang] = language(value) }
+        parser.on("--lang L") { |value| @options[:lang] = @options[:source_lang] = language(value) }
+        parser.on("--by UNIT", %w[sentence paragraph]) { |value| @options[:by] = value }
+        parser.on("--rules FILE") { |value| @options[:rules] = value }
+        parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
+        parser.on("--pseudo") { @options[:pseudo] = true }
+        parser.on("--plain") { @options[:plain] = true }
+        parser.on("-o FILE") { |value| @options[:output] = value }
+      end.parse!(@arguments)
+    end
+
+    def language(value)
+      Languages.valid?(value) ? value : raise(Refused.new("language-unknown", "“#{value}” is not a language tag such as en or de-CH."))
+    end
+
+    def rules = @options[:rules] ? Segmentation::Srx.new(File.read(@options[:rules], encoding: "UTF-8")) : Segmentation::Srx.default
+
+    def document(path = argument("FILE"))
+      raise Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
+
+      Document.new(File.binread(path), name: File.basename(path), language: @options[:source_lang], by: @options[:by], rules: rules, options: @options[:format])
+    end
+
+    def read_targets(path, opened)
+      segments = opened.segments.to_h { |segment| [segment.id, segment] }
+      File.readlines(path, chomp: true, encoding: "UTF-8").reject(&:empty?).each_with_index.to_h do |line, index|
+        row = JSON.parse(line)
+        segment = segments[row["id"]] || raise(Refused.new("segment-unknown", "#{path}, line #{index + 1}: #{opened.name} has no segment #{row['id'].inspect}."))
+        [segment.id, Content.parse(row["target"].to_s, segment.content)]
+      rescue Refused => e
+        raise e.code == "code-unknown" ? Refused.new(e.code, "#{path}, line #{index + 1}: #{e.message}") : e
+      end
+    end
+
+    def figures(counts)
+      sum = counts.sum(Counting::Count.zero)
+      { "words" => sum.words, "characters" => sum.characters, "characters_without_spaces" => sum.characters_without_spaces, "segments" => sum.segments,
+        "codes" => sum.codes, **(sum.by_character ? { "counted_by_character" => true } : {}) }
+    end
+
+    def argument(name) = @arguments.shift || raise(Refused.new("usage", "#{name} is missing."))
+    def need(option, name) = @options[option] || raise(Refused.new("usage", "#{name} is missing."))
+
+    def say(value)
+      @output.puts(JSON.generate(value))
+      @output.flush
+    end
+
+    def refuse(sentence)
+      @errors.puts(sentence.lines.map(&:strip).join(" "))
+      REFUSED
+    end
+  end
+end

@@ -1,0 +1,179 @@
+# The content of a segment or unit: text runs and inline codes, in order.
+module Glossema
+  # An inline code. `id` counts from 1 within its content; an opening and its closing code share it.
+  #   kind     :open, :close or :alone
+  #   key      names the original markup in the document it came from; the same for both codes of a pair
+  #   type     a word for what it stands for ("bold", "link", "break", "field", …)
+  #   display  what a reader is shown of it ("bold", "page number")
+  #   equiv    the text it stands for ("\n" for a line break), empty for most
+  #   style    the look of the text inside, canonical; replaces the look around it. nil when it does not change it
+  #   wrap     identity of a container such as a link, nil for pure looks
+  #   css      how a preview shows it: words out of bold italic underline strike super sub caps smallcaps mono link
+  Code = Struct.new(:id, :kind, :key, :type, :display, :equiv, :style, :wrap, :css, keyword_init: true) do
+    def open? = kind == :open
+    def close? = kind == :close
+    def alone? = kind == :alone
+
+    # An invisible mark (a bookmark, a comment's range): kept at the edge of a segment, never inside it.
+    def anchor? = type.to_s.start_with?("anchor")
+
+    # The written form: {1}, {/1} or {1/}.
+    def written
+      { open: "{#{id}}", close: "{/#{id}}", alone: "{#{id}/}" }.fetch(kind)
+    end
+
+    def with(**changes) = dup.tap { |copy| changes.each { |name, value| copy[name] = value } }
+  end
+
+  # An immutable sequence of text runs (String) and codes.
+  class Content
+    WRITTEN = %r{\\(.)|\{(\d+)\}|\{/(\d+)\}|\{(\d+)/\}}m
+    attr_reader :items
+
+    # items: array of String and Code. Empty strings are dropped, neighbouring strings joined.
+    def initialize(items = [])
+      @items = items.each_with_object([]) do |item, list|
+        next if item.is_a?(String) && item.empty?
+
+        item.is_a?(String) && list.last.is_a?(String) ? list[-1] = list[-1] + item : list << item
+      end.freeze
+      freeze
+    end
+
+    # Reads the written form. `codes` is the content (or list of codes) whose numbers may be used.
+    # Raises Refused "code-unknown" for a number or kind that is not among them.
+    def self.parse(written, codes = [])
+      table = code_table(codes)
+      items, rest = [], 0
+      written.scan(WRITTEN) do |escaped, open, close, alone|
+        match = Regexp.last_match
+        items << written[rest...match.begin(0)]
+        rest = match.end(0)
+        items << (escaped || table[[(open || close || alone).to_i, open ? :open : (close ? :close : :alone)]] ||
+          raise(Refused.new("code-unknown", "The code #{match[0]} does not exist in the source.")))
+      end
+      new(items << written[rest..])
+    end
+
+    def self.code_table(codes)
+      list = codes.is_a?(Content) ? codes.codes : codes
+      list.each_with_object({}) do |code, table|
+        table[[code.id, code.kind]] ||= code
+        table[[code.id, :close]] ||= code.with(kind: :close) if code.open?
+      end
+    end
+    private_class_method :code_table
+
+    # A content of bare codes read from a written form alone, for comparing texts without their document.
+    def self.from_written(written)
+      found = written.gsub(/\\./m, "").scan(%r{\{(/?)(\d+)(/?)\}}).map do |slash, id, single|
+        Code.new(id: id.to_i, kind: slash == "/" ? :close : (single == "/" ? :alone : :open), key: id, type: "code", equiv: "")
+      end
+      parse(written, found)
+    end
+
+    def self.text(string) = new([string])
+
+    def codes = items.grep(Code)
+
+    # The text, codes replaced by the text they stand for.
+    def text = items.map { |item| item.is_a?(String) ? item : item.equiv.to_s }.join
+
+    # The text with codes written {1} … {/1} and {2/}; a literal brace or backslash is escaped.
+    def written
+      items.map { |item| item.is_a?(String) ? Content.escape(item) : item.written }.join
+    end
+    alias to_s written
+
+    def self.escape(text) = text.gsub(/[{\\]/) { |char| "\\#{char}" }
+
+    # How many codes: a pair counts as one.
+    def code_count = codes.count { |code| !code.close? }
+
+    def empty? = items.empty?
+    def blank? = text.match?(/\A[[:space:]]*\z/)
+
+    def ==(other) = other.is_a?(Content) && written == other.written
+    alias eql? ==
+    def hash = written.hash
+
+    def +(other) = Content.new(items + other.items)
+
+    # The same content with codes numbered from 1 in order of appearance.
+    def renumber
+      numbers = {}
+      Content.new(items.map do |item|
+        item.is_a?(String) ? item : item.with(id: numbers[item.kind == :alone ? [item.key, item.id] : item.key] ||= numbers.size + 1)
+      end)
+    end
+
+    # Codes made well formed: a closing code without its opening one is dropped, an opening one never closed is closed at
+    # the end, crossing pairs are nested, empty pairs dropped, and two neighbouring stretches of the same pair joined.
+    def well_formed
+      stack, out = [], []
+      items.each do |item|
+        next out << item if item.is_a?(String) || item.alone?
+        next(stack << item && out << item) if item.open?
+        next unless (at = stack.rindex { |open| open.key == item.key })
+
+        inner = stack.slice!(at..)
+        inner.reverse_each { |open| out << open.with(kind: :close) }
+        reopened = inner.drop(1)
+        stack.concat(reopened)
+        out.concat(reopened)
+      end
+      stack.reverse_each { |open| out << open.with(kind: :close) }
+      Content.new(joined(out))
+    end
+
+    # What a reader would see, for comparing two contents whose codes were made independently: a list of
+    # [text or code fingerprint, look, containers]. `base` is the look outside every code.
+    def flat(base = nil)
+      stack, out = [], []
+      items.each do |item|
+        if item.is_a?(Code) && !item.alone?
+          item.open? ? stack.push(item) : stack.slice!((stack.rindex { |open| open.key == item.key } || stack.size)..)
+          next
+        end
+        next if item.is_a?(Code) && item.anchor?
+
+        piece = item.is_a?(String) ? item : "\u0000#{item.type}:#{item.wrap || item.display}"
+        look = item.is_a?(String) ? (stack.reverse.find(&:style)&.style || base) : nil
+        wraps = stack.filter_map(&:wrap)
+        if item.is_a?(String) && out.last && !out.last[0].start_with?("\u0000") && out.last[1..] == [look, wraps]
+          out.last[0] += piece
+        else
+          out << [piece.dup, look, wraps]
+        end
+      end
+      out
+    end
+
+    # Plain values for storing the codes of a content: a list of hashes, one for each code that is not a closing one.
+    def code_hashes
+      codes.reject(&:close?).map { |code| code.to_h.compact }
+    end
+
+    # The codes back from code_hashes (string or symbol keys).
+    def self.codes_from(hashes)
+      hashes.map do |hash|
+        values = hash.transform_keys(&:to_sym)
+        Code.new(**values, kind: values[:kind].to_sym)
+      end
+    end
+
+    private
+
+    def joined(list)
+      loop do
+        at = list.each_index.find do |i|
+          a, b = list[i], list[i + 1]
+          a.is_a?(Code) && b.is_a?(Code) && a.key == b.key && ((a.open? && b.close?) || (a.close? && b.open?))
+        end
+        return list unless at
+
+        list.slice!(at, 2)
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# Splits a count by what the memories give. The bands of a file add up to the file.
+module Glossema
+  module Counting
+    module Bands
+      NAMES = %w[context repetition exact 95-99 85-94 75-84 50-74 new].freeze
+
+      module_function
+
+      # The band of a match score when there is no exact match: 0–99.
+      def for_score(score)
+        case score
+        when 95.. then "95-99"
+        when 85.. then "85-94"
+        when 75.. then "75-84"
+        when 50.. then "50-74"
+        else "new"
+        end
+      end
+
+      # segments: array of [content, best match or nil] in order, over the whole counted set. A match answers `kind` and
+      # `score`. Returns the band of each, in order. A repetition is a later segment with the same content as an earlier
+      # one that no memory gives exactly.
+      def assign(segments)
+        seen = {}
+        segments.map do |content, match|
+          earlier = seen[content.written]
+          seen[content.written] = true
+          next "context" if match && match.kind == "context"
+          next "exact" if match && match.kind == "exact"
+          next "repetition" if earlier
+
+          match ? for_score(match.score) : "new"
+        end
+      end
+
+      # rows: array of [band, Count] → {band => {"segments", "words", "characters"}} with every band present.
+      # Raises RuntimeError when the bands do not add up to the total, which would be a fault of ours.
+      def sum(rows)
+        table = NAMES.to_h { |name| [name, { "segments" => 0, "words" => 0, "characters" => 0 }] }
+        rows.each do |band, count|
+          table[band]["segments"] += 1
+          table[band]["words"] += count.words
+          table[band]["characters"] += count.characters
+        end
+        total = rows.sum { |_, count| count.words }
+        raise "bands add up to #{table.values.sum { _1['words'] }} words, not #{total}" if table.values.sum { _1["words"] } != total
+
+        table
+      end
+    end
+  end
+end

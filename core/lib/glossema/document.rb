@@ -1,0 +1,105 @@
+# A client's file opened for translation: the units of its format cut into segments.
+module Glossema
+  # id is unique in the document ("u12:1"); neighbours of one unit stand together.
+  Segment = Struct.new(:id, :unit, :content, keyword_init: true)
+
+  class Document
+    attr_reader :format, :file, :segments, :name
+
+    # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; by: "sentence" or "paragraph";
+    # breaks: {unit id => offsets} to cut exactly as before instead of by the rules. Raises Refused.
+    def initialize(bytes, name:, language: nil, by: "sentence", rules: Segmentation::Srx.default, options: {}, breaks: nil)
+      @name = name
+      @format = Formats.detect(bytes, name)
+      @file = @format.read(bytes, name: name, options: options)
+      @language = language
+      @breaks = breaks
+      segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
+      @pieces = units.to_h do |unit|
+        offsets = @breaks ? @breaks.fetch(unit.id, []) : segmenter.breaks(unit.content.text)
+        [unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets)]]
+      end
+      @segments = units.flat_map do |unit|
+        pieces_of(unit.id).select(&:segment?).each_with_index.map { |piece, index| Segment.new(id: "#{unit.id}:#{index + 1}", unit: unit, content: piece.content) }
+      end
+    end
+
+    def units = file.units
+
+    # The source language: as told, as the file names it, or as its text looks.
+    def language
+      @language ||= begin
+        guess = Languages.guess(units.first(400).map { |unit| unit.content.text }.join("\n"))
+        named = file.source_language
+        named && (guess.nil? || Languages.same?(guess, named)) ? named : guess
+      end
+    end
+
+    # {unit id => offsets} of the units that are cut, to be kept beside the translation.
+    def breaks = @pieces.transform_values(&:first).reject { |_, offsets| offsets.empty? }
+
+    # targets: {segment id => Content}; segments not named keep their source. Returns the bytes of the translated file.
+    def write(targets, target_language: nil)
+      file.write(unit_contents(targets), target_language: target_language)
+    end
+
+    # The contents of the units that differ from their source, {unit id => Content}.
+    def unit_contents(targets)
+      units.each_with_object({}) do |unit, contents|
+        own = segments_of(unit).map { |segment| targets[segment.id] }
+        next if own.compact.empty? || segments_of(unit).zip(own).all? { |segment, target| target.nil? || target == segment.content }
+
+        contents[unit.id] = Segmentation::Splitter.join(pieces_of(unit.id), own)
+      end
+    end
+
+    # The document as simple HTML; the block is given each segment and answers the HTML shown for it.
+    def preview
+      file.preview do |unit|
+        waiting = segments_of(unit)
+        pieces_of(unit.id).each_with_index.map do |piece, index|
+          next yield(waiting.shift) if piece.segment?
+
+          Html.of(index.zero? ? Content.new(piece.content.items.drop_while { |item| item.is_a?(String) }) : piece.content)
+        end.join
+      end
+    end
+
+    def segments_of(unit)
+      @by_unit ||= segments.group_by { |segment| segment.unit.id }
+      (@by_unit[unit.id] || []).dup
+    end
+
+    private
+
+    def pieces_of(id) = @pieces.fetch(id).last
+  end
+
+  # A content as HTML for previews.
+  module Html
+    TAGS = { "bold" => "b", "italic" => "i", "underline" => "u", "strike" => "s", "super" => "sup", "sub" => "sub", "mono" => "code" }.freeze
+
+    module_function
+
+    def of(content)
+      open = []
+      content.well_formed.items.map do |item|
+        if item.is_a?(String) then escape(item).gsub("\n", "<br>")
+        elsif item.open? then open.push(item) && tags(item).map { |tag| "<#{tag}>" }.join
+        elsif item.close? then tags(open.pop).reverse.map { |tag| "</#{tag.split.first}>" }.join
+        elsif item.equiv == "\n" then "<br>"
+        elsif item.equiv == "\t" then "&emsp;"
+        elsif item.css.to_s == "hidden" then ""
+        else "<span class=\"code\">#{escape(item.display.to_s)}</span>"
+        end
+      end.join
+    end
+
+    def escape(text) = text.gsub("&", "&amp;").gsub("<", "&lt;").gsub(">", "&gt;").gsub('"', "&quot;")
+
+    def tags(code)
+      code.css.to_s.split.map { |word| TAGS[word] || "span class=\"#{word}\"" }
+    end
+    private_class_method :tags
+  end
+end

@@ -1,0 +1,459 @@
+# One paragraph of a DOCX: its inline content read into a Content, and a Content written back as its runs.
+module Glossema
+  module Formats
+    class Docx
+      class Paragraph
+        TRANSPARENT = %w[ins moveTo smartTag customXml].freeze
+        GONE = %w[del moveFrom proofErr].freeze
+        STARTS = %w[bookmarkStart commentRangeStart permStart moveFromRangeStart moveToRangeStart customXmlInsRangeStart customXmlDelRangeStart].freeze
+        ENDS = %w[bookmarkEnd commentRangeEnd permEnd moveFromRangeEnd moveToRangeEnd customXmlInsRangeEnd customXmlDelRangeEnd].freeze
+        # Fields whose result a person wrote.
+        WRITTEN_FIELDS = /\A\s*HYPERLINK\b/i
+        # Fields that show nothing where they stand.
+        SILENT_FIELDS = /\A\s*(?:XE|TC|TA|RD|PRIVATE|SET)\b/i
+        NAMES = { "footnoteReference" => "footnote mark", "endnoteReference" => "endnote mark", "drawing" => "picture", "pict" => "picture", "object" => "object",
+                  "sym" => "symbol", "ptab" => "tab", "oMath" => "formula", "oMathPara" => "formula", "footnoteRef" => "footnote mark", "endnoteRef" => "endnote mark",
+                  "AlternateContent" => "picture", "pgNum" => "page number", "ruby" => "ruby text", "annotationRef" => "comment mark" }.freeze
+        BEFORE_LANG = %w[eastAsianLayout specVanish oMath rPrChange].freeze
+
+        # Text with a look: properties of the run it came from, its look among the scripts of this paragraph, and its look
+        # whatever the script, which the proof compares.
+        Text = Struct.new(:text, :run, :props, :look, :plain_look)
+        # A code that stands alone; nodes: what is written for it, each [properties of its run or nil, node], or [:bare, node] for
+        # one that stands outside runs.
+        Alone = Struct.new(:type, :display, :equiv, :nodes)
+        # A container with entries inside.
+        Wrap = Struct.new(:type, :display, :wrap, :element, :before, :after, :entries)
+
+        attr_reader :node, :content, :look, :block
+
+        # fields: stack of the fields open at the start of the paragraph; left as it is at its end.
+        def initialize(node, styles, fields, hidden: false)
+          @node, @styles, @fields, @hidden = node, styles, fields, hidden
+          @properties = Styles.child(node, "pPr")
+          @style = styles.style_id(@properties)
+          @block = styles.block(@properties)
+          @originals = {}
+          @effective = {}
+          read
+        end
+
+        def list = @styles.number(@properties)
+
+        # Replaces the inline content. Codes the content does not know are left out; one used twice is copied.
+        def write(content, target_language)
+          kept = @node.element_children.select { |child| child.name == "pPr" }
+          @node.children.each { |child| child.unlink unless kept.include?(child) }
+          @used = {}
+          @language = target_language
+          parents, looks = [@node], [@base]
+          content.well_formed.items.each do |item|
+            if item.is_a?(String) then text_runs(item, looks.last).each { |run| parents.last << run }
+            else write_code(item, parents, looks)
+            end
+          end
+        end
+
+        private
+
+        def read
+          @top = []
+          @open_wraps = [@top]
+          @capture = @fields.empty? ? nil : (@fields.find { |field| field[:kind] == :opaque } && new_capture)
+          visit(@node, true)
+          flush_capture
+          demote_unclosed_links
+          @text = every_text(@top).map(&:text).join
+          settle(@top)
+          base = dominant(@top)
+          @base = base&.run
+          @look = base&.plain_look || ""
+          @content = Content.new(linear(@top, base)).renumber
+        end
+
+        # --- reading: nodes → entries ---------------------------------------------------------------------------
+
+        def visit(parent, top = false)
+          parent.element_children.each do |child|
+            name = child.name
+            if name == "pPr" && top then next
+            elsif name == "r" then visit_run(child)
+            elsif TRANSPARENT.include?(name) then visit(child)
+            elsif GONE.include?(name) then next
+            elsif STARTS.include?(name) then add(Alone.new("anchor-start", "", "", [[:bare, child]]))
+            elsif ENDS.include?(name) then add(Alone.new("anchor-end", "", "", [[:bare, child]]))
+            elsif %w[hyperlink sdt bdo dir fldSimple].include?(name) && @capture.nil? then container(child)
+            else add(Alone.new(NAMES[name] ? NAMES[name].tr(" ", "-") : "object", NAMES[name] || name, "", [[:bare, child]]))
+            end
+          end
+        end
+
+        def container(child)
+          case child.name
+          when "hyperlink"
+            within(Wrap.new("link", "link", "link:#{child.attribute_nodes.map(&:value).sort.join(' ')}", child, nil, nil, [])) { visit(child) }
+          when "fldSimple"
+            instruction = Styles.value(child, "instr").to_s
+            if instruction.match?(WRITTEN_FIELDS) then within(Wrap.new("link", "link", "link:#{instruction.strip}", child, nil, nil, [])) { visit(child) }
+            elsif instruction.match?(SILENT_FIELDS) then add(Alone.new("anchor-end", "", "", [[:bare, child]]))
+            else add(Alone.new("field", field_name(instruction, child.xpath(".//*[local-name()='t']").map(&:text).join), "", [[:bare, child]]))
+            end
+          when "sdt"
+            inner = Styles.child(child, "sdtContent")
+            properties = Styles.child(child, "sdtPr")
+            if inner.nil? || properties&.element_children&.any? { |node| %w[checkbox picture].include?(node.name) }
+              add(Alone.new("control", "control", "", [[:bare, child]]))
+            else
+              id = Styles.value(Styles.child(properties, "id"), "val") if properties
+              within(Wrap.new("control", "control", "control:#{id}", child, nil, nil, [])) { visit(inner) }
+            end
+          else
+            within(Wrap.new("direction", "direction", "direction:#{Styles.value(child, 'val')}", child, nil, nil, [])) { visit(child) }
+          end
+        end
+
+        def within(wrap)
+          add(wrap)
+          @open_wraps.push(wrap.entries)
+          yield
+          @open_wraps.pop
+        end
+
+        def visit_run(run)
+          properties = Styles.child(run, "rPr")
+          run.element_children.each do |child|
+            case child.name
+            when "rPr", "lastRenderedPageBreak", "softHyphen", "delText", "delInstrText" then keep_in_capture(properties, child)
+            when "fldChar" then field_mark(properties, child)
+            when "instrText" then @capture ? capture(properties, child) : link_instruction(properties, child)
+            else @capture ? capture(properties, child) : run_child(run, properties, child)
+            end
+          end
+        end
+
+        def run_child(run, properties, child)
+          if @links_before && @links_before.any? { |link| link[:phase] == :instruction }
+            return @links_before.last[:before] << [properties, child]
+          end
+          return add(Alone.new("anchor-end", "", "", [[properties, child]])) if child.name == "commentReference" || (hidden?(properties) && !@hidden)
+
+          case child.name
+          when "t" then add(Text.new(child.text, properties, effective(properties), nil))
+          when "noBreakHyphen" then add(Text.new("\u2011", properties, effective(properties), nil))
+          when "tab" then add(Alone.new("tab", "tab", "\t", [[properties, child]]))
+          when "br", "cr" then add(Alone.new("break", break_name(child), "\n", [[properties, child]]))
+          else add(Alone.new((NAMES[child.name] || "object").tr(" ", "-"), NAMES[child.name] || child.name, "", [[properties, child]]))
+          end
+        end
+
+        def break_name(child)
+          { "page" => "page break", "column" => "column break" }.fetch(Styles.value(child, "type").to_s, "line break")
+        end
+
+        def hidden?(properties) = !properties.nil? && effective(properties).key?("vanish")
+
+        # Fields: begin … instruction … separate … result … end, over many runs and perhaps paragraphs.
+        def field_mark(properties, mark)
+          case Styles.value(mark, "fldCharType")
+          when "begin" then begin_field(properties, mark)
+          when "separate" then separate_field(properties, mark)
+          when "end" then end_field(properties, mark)
+          end
+        end
+
+        def begin_field(properties, mark)
+          instruction = instruction_after(mark)
+          if @capture.nil? && instruction.match?(WRITTEN_FIELDS)
+            @fields.push(kind: :link)
+            (@links_before ||= []).push(phase: :instruction, before: [[properties, mark]], instruction: instruction)
+          else
+            @fields.push(kind: :opaque, instruction: instruction)
+            @capture ||= new_capture
+            @capture[:instruction] ||= instruction
+            capture(properties, mark)
+          end
+        end
+
+        def separate_field(properties, mark)
+          return capture(properties, mark) if @capture
+
+          link = @links_before&.last or return add(Alone.new("field", "field", "", [[properties, mark]]))
+          link[:before] << [properties, mark]
+          link[:phase] = :result
+          link[:wrap] = Wrap.new("link", "link", "link:#{link[:instruction].strip}", nil, link[:before], nil, [])
+          add(link[:wrap])
+          link[:depth] = @open_wraps.size
+          @open_wraps.push(link[:wrap].entries)
+        end
+
+        def end_field(properties, mark)
+          field = @fields.pop
+          if @capture
+            capture(properties, mark)
+            flush_capture unless @fields.any? { |open| open[:kind] == :opaque }
+          elsif field && (link = @links_before&.pop)
+            return add(Alone.new("field", "field", "", link[:before] + [[properties, mark]])) unless link[:wrap]
+
+            link[:wrap].after = [[properties, mark]]
+            @open_wraps.pop if @open_wraps.last.equal?(link[:wrap].entries)
+          else
+            add(Alone.new("field", "end of field", "", [[properties, mark]]))
+          end
+        end
+
+        def link_instruction(properties, child)
+          link = @links_before&.last
+          link ? link[:before] << [properties, child] : add(Alone.new("field", "field", "", [[properties, child]]))
+        end
+
+        # The instruction of the field that this mark begins, read ahead.
+        def instruction_after(mark)
+          depth, text = 0, +""
+          (@marks ||= @node.xpath(".//*[local-name()='fldChar' or local-name()='instrText']").to_a).drop_while { |node| node != mark }.each do |node|
+            next(text << node.text if depth == 1) if node.name == "instrText"
+
+            type = Styles.value(node, "fldCharType")
+            depth += 1 if type == "begin"
+            break if depth == 1 && %w[separate end].include?(type)
+
+            depth -= 1 if type == "end"
+          end
+          text
+        end
+
+        def new_capture = { nodes: [], text: +"" }
+
+        def capture(properties, child)
+          @capture[:nodes] << [properties, child]
+          @capture[:text] << child.text if child.name == "t"
+        end
+
+        def keep_in_capture(properties, child)
+          capture(properties, child) if @capture && child.name != "rPr"
+        end
+
+        def flush_capture
+          return unless @capture
+
+          done, @capture = @capture, nil
+          return if done[:nodes].empty?
+
+          silent = done[:instruction].to_s.match?(SILENT_FIELDS)
+          add(Alone.new(silent ? "anchor-end" : "field", silent ? "" : field_name(done[:instruction].to_s, done[:text]), "", done[:nodes]))
+        end
+
+        def field_name(instruction, result)
+          word = instruction.strip[/\A[A-Za-z]+/].to_s.downcase
+          name = { "page" => "page number", "numpages" => "number of pages", "ref" => "reference", "pageref" => "page reference", "seq" => "number", "date" => "date" }[word] || "field"
+          result.strip.empty? ? name : "#{name} #{result.strip[0, 20]}"
+        end
+
+        # A link field that ends in another paragraph: its marks stay as codes, its text belongs to this paragraph.
+        def demote_unclosed_links
+          (@links_before || []).each do |link|
+            holder = find_holder(@top, link[:wrap]) if link[:wrap]
+            if holder
+              at = holder.index { |entry| entry.equal?(link[:wrap]) }
+              holder[at, 1] = [Alone.new("field", "link", "", link[:before]), *link[:wrap].entries]
+            else
+              @top << Alone.new("field", "link", "", link[:before])
+            end
+          end
+          @links_before = nil
+        end
+
+        def find_holder(entries, wrap)
+          return entries if entries.any? { |entry| entry.equal?(wrap) }
+
+          entries.grep(Wrap).each { |inner| (found = find_holder(inner.entries, wrap)) && (return found) }
+          nil
+        end
+
+        def add(entry)
+          return capture_entry(entry) if @capture && entry.is_a?(Alone)
+
+          @open_wraps.last << entry
+        end
+
+        def capture_entry(entry) = @capture[:nodes].concat(entry.nodes)
+
+        def effective(properties) = @effective[properties&.pointer_id] ||= @styles.effective(@style, properties)
+
+        # --- looks -------------------------------------------------------------------------------------------------
+
+        # Joins neighbouring text of one look; white space takes the look of what stands before it where that cannot be seen.
+        def settle(entries)
+          entries.grep(Wrap).each { |wrap| settle(wrap.entries) }
+          texts = entries.grep(Text)
+          texts.each { |text| text.look, text.plain_look = @styles.look(text.props, @text), @styles.look(text.props, "") }
+          texts.each_with_index do |text, index|
+            next unless text.text.match?(/\A[[:space:]]*\z/) && !shows_on_space?(text)
+
+            neighbour = index.positive? ? texts[index - 1] : texts[index + 1]
+            next if neighbour.nil? || shows_on_space?(neighbour)
+
+            text.look, text.plain_look, text.run, text.props = neighbour.look, neighbour.plain_look, neighbour.run, neighbour.props
+          end
+        end
+
+        def shows_on_space?(text) = text.props.keys.intersect?(%w[u strike dstrike highlight shd bdr])
+
+        # The text whose look needs the fewest codes for the rest; then the look without run settings, then the commonest.
+        def dominant(entries)
+          texts = every_text(entries, own: true)
+          texts = every_text(entries) if texts.empty?
+          plain = @styles.look(@styles.effective(@style, nil), @text)
+          sequence = texts.map(&:look).chunk_while { |one, other| one == other }.map(&:first)
+          weights = texts.group_by(&:look).transform_values { |list| list.sum { |text| text.text.gsub(/[[:space:]]/, "").length } }
+          look = weights.keys.min_by { |candidate| [sequence.count { |other| other != candidate }, candidate == plain ? 0 : 1, -weights[candidate]] }
+          texts.find { |text| text.look == look }
+        end
+
+        def every_text(entries, own: false)
+          entries.flat_map { |entry| entry.is_a?(Text) ? [entry] : (entry.is_a?(Wrap) && !own ? every_text(entry.entries) : []) }
+        end
+
+        # --- entries → items ---------------------------------------------------------------------------------------
+
+        def linear(entries, base)
+          items, open, look, waiting = [], nil, nil, []
+          close = lambda do
+            items << open.with(kind: :close) if open
+            open = nil
+            items.concat(waiting)
+            waiting = []
+          end
+          entries.each do |entry|
+            case entry
+            when Text
+              same = base && entry.look == base.look
+              if open && !same && look == entry.look
+                items.concat(waiting)
+                waiting = []
+              else
+                close.call
+                items << (open = format_code(entry, base)) unless same || entry.text.empty?
+                look = entry.look
+              end
+              items << entry.text
+            when Alone then waiting << alone_code(entry)
+            when Wrap
+              close.call
+              items.concat(wrap_items(entry, base))
+            end
+          end
+          close.call
+          items
+        end
+
+        def key(prefix, original)
+          @counts ||= Hash.new(0)
+          "#{prefix}#{@counts[prefix] += 1}".tap { |name| @originals[name] = original }
+        end
+
+        def format_code(text, base)
+          words = @styles.words(text.props, base ? base.props : {})
+          Code.new(id: 0, kind: :open, key: key("f", text.run), type: "format", display: words.empty? ? "formatting" : words.join(" "), equiv: "", style: text.plain_look, css: words.join(" "))
+        end
+
+        def alone_code(entry)
+          Code.new(id: 0, kind: :alone, key: key(entry.type.start_with?("anchor") ? "a" : "o", entry.nodes), type: entry.type, display: entry.display, equiv: entry.equiv,
+                   css: entry.type.start_with?("anchor") || %w[picture object].include?(entry.type) ? "hidden" : nil)
+        end
+
+        def wrap_items(entry, base)
+          inner = dominant(entry.entries) || base
+          open = Code.new(id: 0, kind: :open, key: key("w", [entry, inner&.run]), type: entry.type, display: entry.display, equiv: "", style: inner&.plain_look, wrap: entry.wrap,
+                          css: [entry.type == "link" ? "link" : nil, *(inner && base ? @styles.words(inner.props, base.props) : [])].compact.uniq.join(" "))
+          [open, *linear(entry.entries, inner), open.with(kind: :close)]
+        end
+
+        # --- writing: items → nodes -------------------------------------------------------------------------------
+
+        def write_code(code, parents, looks)
+          original = @originals[code.key]
+          return if original.nil? && !code.key.start_with?("f")
+
+          return copies(code.key, original).each { |properties, child| parents.last << run_with(properties, child) } if code.alone?
+
+          return code.open? ? looks.push(original) : looks.pop if code.key.start_with?("f")
+
+          code.open? ? open_wrap(code.key, *original, parents, looks) : close_wrap(original.first, parents, looks)
+        end
+
+        def open_wrap(name, entry, inner, parents, looks)
+          looks.push(inner)
+          return copies("#{name}<", entry.before).each { |properties, child| parents.last << run_with(properties, child) } unless entry.element
+
+          shell = entry.element.dup(2)
+          entry.element.element_children.each { |child| shell << child.dup if %w[sdtPr sdtEndPr].include?(child.name) }
+          parents.last << shell
+          shell << element("sdtContent") if entry.element.name == "sdt"
+          parents.push(entry.element.name == "sdt" ? shell.element_children.last : shell)
+        end
+
+        def close_wrap(entry, parents, looks)
+          looks.pop
+          return parents.pop if entry.element
+
+          (entry.after || []).each { |properties, child| parents.last << run_with(properties, child.dup) }
+        end
+
+        # The nodes of a code: the originals the first time, copies later.
+        def copies(name, nodes)
+          again = @used[name]
+          @used[name] = true
+          nodes.map { |properties, child| [properties, again ? child.dup : child] }
+        end
+
+        def run_with(properties, child)
+          return child if properties == :bare
+
+          element("r").tap do |run|
+            run << properties.dup if properties
+            run << child
+          end
+        end
+
+        def text_runs(text, properties)
+          run = element("r")
+          shared = run_properties(properties)
+          run << shared if shared
+          text.scan(/[^\t\n\u2011]+|[\t\n\u2011]/) do |piece|
+            special = { "\t" => "tab", "\n" => "br", "\u2011" => "noBreakHyphen" }[piece]
+            next run << element(special) if special
+
+            node = element("t")
+            node.content = piece
+            node["xml:space"] = "preserve"
+            run << node
+          end
+          [run]
+        end
+
+        # The properties of a run with its language set to that of the translation.
+        def run_properties(properties)
+          copy = properties ? properties.dup : element("rPr")
+          copy.element_children.each { |child| child.unlink if %w[rPrChange ins del moveFrom moveTo noProof].include?(child.name) }
+          if @language
+            copy.element_children.each { |child| child.unlink if child.name == "lang" }
+            lang = element("lang")
+            lang["#{prefix}val"] = @language
+            rtl = Languages.right_to_left?(@language)
+            after = copy.element_children.find { |child| BEFORE_LANG.include?(child.name) }
+            lang["#{prefix}bidi"] = @language if rtl
+            after ? after.add_previous_sibling(lang) : copy << lang
+            lang.add_previous_sibling(element("rtl")) if rtl && Styles.child(copy, "rtl").nil?
+          end
+          copy.element_children.empty? ? nil : copy
+        end
+
+        def prefix = @node.namespace&.prefix ? "#{@node.namespace.prefix}:" : ""
+
+        def element(name)
+          Nokogiri::XML::Node.new(name, @node.document).tap { |node| node.namespace = @node.namespace }
+        end
+      end
+    end
+  end
+end

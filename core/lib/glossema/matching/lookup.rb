@@ -1,0 +1,92 @@
+# Finds the matches of a segment in several memories, with penalties and in rank order.
+#
+# A memory is anything that answers
+#   candidates(units, content:, floor:, limit:) → array of Candidate, in any order, best guesses of the store
+#   language_pair → [source tag, target tag]; name, id, penalty
+module Glossema
+  module Matching
+    # A unit as a store gives it. source and target are Contents; attributes is a hash of strings
+    # (author, created_at, updated_at, client, subject, project, file, origin, previous, next).
+    Candidate = Struct.new(:id, :source, :target, :attributes, :memory, keyword_init: true)
+
+    # kind: "context", "exact" or "fuzzy"; penalties: array of [reason, points]; raw: the score before them.
+    Match = Struct.new(:candidate, :kind, :score, :raw, :penalties, :differences, keyword_init: true)
+
+    # What is known of the segment looked up. previous and next are folded source texts or nil.
+    Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, keyword_init: true)
+
+    class Lookup
+      KINDS = %w[context exact adapted fuzzy machine].freeze
+
+      def initialize(memories)
+        @memories = memories
+      end
+
+      # query: Query; threshold: lowest score given; limit: how many. Returns Matches, best first.
+      def matches(query, threshold: 50, limit: 8)
+        units = Score.units(query.content)
+        found = @memories.flat_map do |memory|
+          memory.candidates(units, content: query.content, floor: threshold, limit: 60).filter_map { |candidate| match(query, units, candidate, memory) }
+        end
+        found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
+        found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
+      end
+
+      private
+
+      def match(query, units, candidate, memory)
+        comparison = Score.compare(query.content, candidate.source)
+        exact = comparison.score == 100
+        kind = exact ? (in_context?(query, candidate) ? "context" : "exact") : "fuzzy"
+        penalties = penalties(query, candidate, memory, units)
+        candidate.memory = memory
+        Match.new(candidate: candidate, kind: kind, raw: comparison.score, penalties: penalties,
+                  score: [comparison.score - penalties.sum(&:last), 0].max, differences: comparison.differences)
+      end
+
+      def in_context?(query, candidate)
+        neighbours = candidate.attributes.values_at("previous", "next")
+        return false if neighbours.all? { |value| value.to_s.empty? }
+
+        neighbours == [query.previous.to_s, query.next.to_s]
+      end
+
+      def penalties(query, candidate, memory, units)
+        list = []
+        list << ["memory", memory.penalty] if memory.penalty.to_i.positive?
+        list << ["region", 1] if memory.language_pair != [query.source_lang, query.target_lang]
+        list << ["aligned", 1] if candidate.attributes["origin"] == "aligned"
+        list << ["machine", 5] if candidate.attributes["origin"] == "machine"
+        list << ["codes", 1] unless shape(query.content) == shape(candidate.source)
+        list
+      end
+
+      def shape(content) = content.renumber.codes.map { |code| [code.kind, code.id] }
+
+      # Several targets for the same source: all but the best lose a point.
+      def penalise_rivals(found, query)
+        found.group_by { |match| Score.fold(match.candidate.source) }.each_value do |rivals|
+          next if rivals.map { |match| match.candidate.target.written }.uniq.size < 2
+
+          best = rivals.min_by { |match| rank(match, query) }
+          rivals.each do |match|
+            next if match.equal?(best) || match.candidate.target.written == best.candidate.target.written
+
+            match.penalties += [["rival", 1]]
+            match.score = [match.score - 1, 0].max
+          end
+        end
+        found
+      end
+
+      # Rank: context, exact, adapted, then score, then same client, same subject, newest.
+      def rank(match, query)
+        attributes = match.candidate.attributes
+        [KINDS.index(match.kind), -match.score, same(attributes["client"], query.client), same(attributes["subject"], query.subject),
+         -(attributes["updated_at"] || attributes["created_at"]).to_s.tr("^0-9", "").ljust(20, "0")[0, 20].to_i]
+      end
+
+      def same(one, other) = !one.to_s.empty? && one == other ? 0 : 1
+    end
+  end
+end

@@ -1,0 +1,139 @@
+# The score of a match: a weighted edit distance over words, numbers, marks and codes.
+require "damerau-levenshtein"
+
+module Glossema
+  module Matching
+    WEIGHTS = { word: 1.0, number: 1.0, mark: 0.25, code: 0.25 }.freeze
+
+    # A token of a content as the score sees it; from…to is its place in the content's text (a code has none of its length).
+    Unit = Struct.new(:text, :kind, :from, :to, :weight)
+
+    # One difference: op is "insert" (only in the source of today), "delete" (only in the memory) or "replace".
+    # source and memory hold the words; *_span their places [from, to] in the two texts, nil where there is none.
+    Difference = Struct.new(:op, :source, :memory, :source_span, :memory_span, keyword_init: true)
+
+    Comparison = Struct.new(:score, :distance, :differences, keyword_init: true)
+
+    module Score
+      module_function
+
+      # Content → array of Unit. Text is compared in NFC.
+      def units(content)
+        content = Content.new(content.items.map { |item| item.is_a?(String) ? item.unicode_normalize(:nfc) : item }).renumber
+        words = Counting::Tokens.of(content.text).map { |token| Unit.new(token.text, token.kind, token.from, token.to, WEIGHTS[token.kind]) }
+        offset = 0
+        codes = content.items.filter_map do |item|
+          start = offset
+          offset += item.is_a?(String) ? item.length : item.equiv.to_s.length
+          Unit.new(item.written, :code, start, start, WEIGHTS[:code]) if item.is_a?(Code)
+        end
+        merge(words, codes)
+      end
+
+      # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
+      #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), at most 99 unless text and codes are the same
+      def compare(a, b)
+        left, right = unit_list(a), unit_list(b)
+        total = [weight(left), weight(right)].max
+        table = distances(left, right)
+        distance = table[left.size][right.size]
+        score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor
+        score = [score, 99].min unless same?(a, b, left, right)
+        Comparison.new(score: score, distance: distance.round(6), differences: trace(table, left, right))
+      end
+
+      # The part of a score that can be known from weights alone: no match of these totals can be better.
+      def bound(weight_a, weight_b)
+        larger = [weight_a, weight_b].max
+        larger.zero? ? 100 : (100 * [weight_a, weight_b].min / larger).floor
+      end
+
+      def weight(units) = units.sum(&:weight)
+
+      # The same after NFC and white-space folding, codes in the same order and of the same kind.
+      def fold(content)
+        content.renumber.written.unicode_normalize(:nfc).gsub(/[[:space:]]+/, " ").strip
+      end
+
+      # Cost of turning one unit into another.
+      def replacement(one, other)
+        return 0.0 if one.kind == other.kind && one.text == other.text
+
+        larger = [one.weight, other.weight].max
+        return larger unless one.kind == :word && other.kind == :word
+
+        larger * (1 - similarity(one.text, other.text))
+      end
+
+      # 0.9 for the same word in another case; else the share of equal letters where it is at least 0.6.
+      def similarity(one, other)
+        return 0.9 if one.downcase == other.downcase
+
+        longer = [one.length, other.length].max
+        return 0.0 if (one.length - other.length).abs > longer * 0.4
+
+        share = 1 - (DamerauLevenshtein.distance(one, other, 0).to_f / longer)
+        share >= 0.6 ? share : 0.0
+      end
+
+      def unit_list(value) = value.is_a?(Content) ? units(value) : value
+      private_class_method :unit_list
+
+      def same?(one, other, left, right)
+        return fold(one) == fold(other) if one.is_a?(Content) && other.is_a?(Content)
+
+        left.map(&:text) == right.map(&:text)
+      end
+      private_class_method :same?
+
+      def merge(words, codes)
+        return words if codes.empty?
+
+        (words.map.with_index { |unit, i| [[unit.from, 1, i], unit] } + codes.map.with_index { |unit, i| [[unit.from, 0, i], unit] })
+          .sort_by(&:first).map(&:last)
+      end
+      private_class_method :merge
+
+      def distances(left, right)
+        table = [Array.new(right.size + 1, 0.0)]
+        right.each_with_index { |unit, j| table[0][j + 1] = table[0][j] + unit.weight }
+        left.each_with_index do |one, i|
+          above = table[i]
+          row = [above[0] + one.weight]
+          right.each_with_index do |other, j|
+            best = above[j] + replacement(one, other)
+            deleted = above[j + 1] + one.weight
+            inserted = row[j] + other.weight
+            best = deleted if deleted < best
+            best = inserted if inserted < best
+            row << best
+          end
+          table << row
+        end
+        table
+      end
+      private_class_method :distances
+
+      def trace(table, left, right)
+        i, j, steps = left.size, right.size, []
+        while i.positive? || j.positive?
+          here = table[i][j]
+          if i.positive? && j.positive? && (cost = replacement(left[i - 1], right[j - 1])) && (table[i - 1][j - 1] + cost - here).abs < 1e-9
+            steps << ["replace", left[i - 1], right[j - 1]] if cost.positive?
+            i, j = i - 1, j - 1
+          elsif i.positive? && (table[i - 1][j] + left[i - 1].weight - here).abs < 1e-9
+            steps << ["insert", left[i - 1], nil]
+            i -= 1
+          else
+            steps << ["delete", nil, right[j - 1]]
+            j -= 1
+          end
+        end
+        steps.reverse.map do |op, one, other|
+          Difference.new(op: op, source: one&.text, memory: other&.text, source_span: one && [one.from, one.to], memory_span: other && [other.from, other.to])
+        end
+      end
+      private_class_method :trace
+    end
+  end
+end

@@ -1,0 +1,126 @@
+# Splits the content of a unit into segments and the skeleton between them, and puts it together again.
+module Glossema
+  module Segmentation
+    # A stretch of a unit. segment? pieces are translated; the others (white space, codes outside the words) are kept.
+    Piece = Struct.new(:segment, :content) do
+      def segment? = segment
+    end
+
+    module Splitter
+      module_function
+
+      # content: Content of a unit; breaks: offsets in content.text. Returns Pieces whose contents, one after the other,
+      # show the same as the whole. Segments have their codes numbered from 1.
+      def split(content, breaks)
+        chunks(content, breaks).flat_map { |chunk| trim(chunk) }
+      end
+
+      # pieces with the segment contents replaced, in order, by `targets` (Content or nil to keep) → content of the unit.
+      def join(pieces, targets)
+        waiting = targets.dup
+        Content.new(pieces.flat_map { |piece| ((piece.segment? && waiting.shift) || piece.content).well_formed.items }).well_formed
+      end
+
+      # Cuts at the breaks; pairs that run over a break are closed before it and opened again after it.
+      def chunks(content, breaks)
+        result, current, stack, offset, ahead = [], [], [], 0, breaks.dup
+        cut = lambda do
+          result << (current + stack.reverse.map { |code| code.with(kind: :close) })
+          current = stack.dup
+          ahead.shift
+        end
+        content.items.each do |item|
+          if item.is_a?(Code)
+            # What stands at a break belongs before it, except what opens or takes up room.
+            cut.call if ahead.first && offset >= ahead.first && (item.open? || item.type == "anchor-start" || !item.equiv.to_s.empty?)
+            current << item
+            item.open? ? stack.push(item) : (stack.delete_if { |code| code.key == item.key } if item.close?)
+            offset += item.equiv.to_s.length unless item.close?
+          else
+            text = item
+            loop do
+              room = ahead.first && ahead.first - offset
+              break if room.nil? || room >= text.length
+
+              current << text[0...room] if room.positive?
+              offset += [room, 0].max
+              text = text[[room, 0].max..]
+              cut.call
+            end
+            current << text
+            offset += text.length
+          end
+        end
+        cut.call
+        result
+      end
+      private_class_method :chunks
+
+      # One chunk → [leading skeleton, segment, trailing skeleton], those that are not empty.
+      def trim(items)
+        anchors, list = items.partition { |item| item.is_a?(Code) && item.anchor? }
+        list = Content.new(list).items.dup
+        lead, trail = anchors.partition { |code| code.type == "anchor-start" }
+        loop do
+          before = list.size
+          strip_text(list, lead, trail)
+          lead << list.shift while list.first.is_a?(Code) && list.first.alone?
+          trail.unshift(list.pop) while list.last.is_a?(Code) && list.last.alone?
+          first, last = list.first, list.last
+          if first.is_a?(Code) && first.open? && (at = matching(list, first))
+            if at == list.size - 1
+              lead << list.shift
+              trail.unshift(list.pop)
+            elsif list[1...at].all? { |item| blank?(item) }
+              lead.concat(list.shift(at + 1))
+            end
+          end
+          if last.is_a?(Code) && last.close? && list.last.equal?(last) && (from = list.rindex { |item| item.is_a?(Code) && item.open? && item.key == last.key }) &&
+             list[(from + 1)...-1].all? { |item| blank?(item) }
+            trail = list.pop(list.size - from) + trail
+          end
+          break if list.size == before && !edge_space?(list)
+        end
+        return [Piece.new(false, Content.new(lead + trail))] if list.empty?
+
+        [Piece.new(false, Content.new(lead)), Piece.new(true, Content.new(list).renumber), Piece.new(false, Content.new(trail))]
+          .reject { |piece| piece.content.empty? }
+      end
+      private_class_method :trim
+
+      def strip_text(list, lead, trail)
+        if list.first.is_a?(String) && (space = list.first[/\A[[:space:]]+/])
+          lead << space
+          list[0] = list[0][space.length..]
+          list.shift if list[0].empty?
+        end
+        return unless list.last.is_a?(String) && (space = list.last[/[[:space:]]+\z/])
+
+        trail.unshift(space)
+        list[-1] = list[-1][0...-space.length]
+        list.pop if list[-1].empty?
+      end
+      private_class_method :strip_text
+
+      def edge_space?(list)
+        (list.first.is_a?(String) && list.first.match?(/\A[[:space:]]/)) || (list.last.is_a?(String) && list.last.match?(/[[:space:]]\z/))
+      end
+      private_class_method :edge_space?
+
+      def blank?(item) = item.is_a?(String) ? item.match?(/\A[[:space:]]*\z/) : true
+      private_class_method :blank?
+
+      def matching(list, open)
+        depth = 0
+        list.each_with_index do |item, index|
+          next unless item.is_a?(Code) && item.key == open.key
+
+          depth += item.open? ? 1 : -1
+          return index if depth.zero?
+        end
+        nil
+      end
+      private_class_method :matching
+    end
+  end
+end
