@@ -10,7 +10,6 @@ gem "solid_queue", "~> 1.1"
 gem "solid_cable", "~> 3.0"
 gem "vite_rails", "~> 3.0"
 gem "alba", "~> 3.5"
-gem "rack-attack", "~> 6.7"
 gem "glossema-core", path: "core"
 
 # Held back for Ruby 3.1 and Rails 7.2.

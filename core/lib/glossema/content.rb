@@ -55,6 +55,7 @@ module Glossema
       new(items << written[rest..])
     end
 
+    # {[number, kind] => code} of a content or list of codes.
     def self.code_table(codes)
       list = codes.is_a?(Content) ? codes.codes : codes
       list.each_with_object({}) do |code, table|
@@ -62,7 +63,6 @@ module Glossema
         table[[code.id, :close]] ||= code.with(kind: :close) if code.open?
       end
     end
-    private_class_method :code_table
 
     # A content of bare codes read from a written form alone, for comparing texts without their document.
     def self.from_written(written)
@@ -86,6 +86,12 @@ module Glossema
     alias to_s written
 
     def self.escape(text) = text.gsub(/[{\\]/) { |char| "\\#{char}" }
+
+    # The same text with only those codes that `source` has, for taking a match over.
+    def fitted(source)
+      known = Content.code_table(source)
+      Content.new(items.filter_map { |item| item.is_a?(String) ? item : known[[item.id, item.kind]] }).well_formed
+    end
 
     # How many codes: a pair counts as one.
     def code_count = codes.count { |code| !code.close? }

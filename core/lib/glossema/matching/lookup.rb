@@ -12,7 +12,8 @@ module Glossema
     # kind: "context", "exact" or "fuzzy"; penalties: array of [reason, points]; raw: the score before them.
     Match = Struct.new(:candidate, :kind, :score, :raw, :penalties, :differences, keyword_init: true)
 
-    # What is known of the segment looked up. previous and next are folded source texts or nil.
+    # What is known of the segment looked up. previous and next are the keys of its neighbours,
+    # as the memory keeps them in a unit's attributes, or nil.
     Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, keyword_init: true)
 
     class Lookup

@@ -1,0 +1,3 @@
+# Rails' own tasks.
+require_relative "config/application"
+Rails.application.load_tasks

@@ -1,0 +1,23 @@
+# Base of the API: signed in, JSON, and every refusal a sentence.
+module Api
+  class BaseController < ApplicationController
+    before_action :require_user
+    rescue_from(Glossema::Refused) { |error| refuse(error.code, error.message) }
+    rescue_from(ActiveRecord::RecordNotFound) { refuse("not-found", "This does not exist, or is not yours.", :not_found) }
+    rescue_from(ActiveRecord::RecordInvalid) { |error| refuse("not-valid", "#{error.record.errors.map { |fault| fault.attribute == :base ? fault.message : "#{fault.attribute.to_s.humanize} #{fault.message}" }.to_sentence}.".sub(/\.\.\z/, ".")) }
+    rescue_from(ActionController::ParameterMissing) { |error| refuse("not-valid", "#{error.param} is missing.") }
+    rescue_from(ActionController::InvalidAuthenticityToken) { refuse("forged", "This page is out of date. Reload it and try again.") }
+
+    private
+
+    def require_user = current_user || refuse("signed-out", "Sign in first.", :unauthorized)
+
+    def refuse(code, message, status = :unprocessable_entity)
+      render json: { error: { code: code, message: message } }, status: status
+    end
+
+    def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
+
+    def answer(resource, status: :ok) = render(json: resource.serialize, status: status)
+  end
+end

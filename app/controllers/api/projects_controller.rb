@@ -1,0 +1,28 @@
+# Projects, and briefs that are not projects yet.
+module Api
+  class ProjectsController < BaseController
+    FIELDS = %i[name reference client_id subject description source_lang target_lang due_at].freeze
+
+    def show = answer(ProjectResource.new(project))
+
+    def create = answer(ProjectResource.new(current_user.projects.create!), status: :created)
+
+    def update
+      fields = params.permit(*FIELDS)
+      current_user.clients.find(fields[:client_id]) if fields[:client_id].present?
+      project.transaction do
+        project.update!(fields)
+        project.opened_at = Time.current if params[:opened]
+        project.save!
+        project.attach(params[:memories].map { |row| row.permit(:memory_id, :learns, :read_only, :penalty).to_h }) if params.key?(:memories)
+        project.propose if !project.begun? && (fields.keys & %w[client_id source_lang]).any?
+      end
+      answer(ProjectResource.new(project.reload))
+    end
+
+    def destroy
+      project.destroy!
+      head :no_content
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# The reading of a file: begun again, or cancelled.
+module Api
+  class ReadingsController < BaseController
+    def create
+      document.read_later unless document.ready?
+      answer(DocumentResource.new(document))
+    end
+
+    def destroy
+      document.update!(state: "cancelled", run: nil, message: "Reading was cancelled.") if document.busy?
+      answer(DocumentResource.new(document))
+    end
+
+    private
+
+    def document = @document ||= Document.where(project: current_user.projects).find(params[:document_id])
+  end
+end

@@ -1,0 +1,20 @@
+# The segments of a project: all of them at once, and one being written.
+module Api
+  class SegmentsController < BaseController
+    def index
+      scope = project.segments.joins(:document).order("documents.position", :position)
+      render json: { documents: project.documents.select(&:ready?).map { |document| { id: document.id, name: document.name } }, segments: SegmentResource.new(scope).to_h }
+    end
+
+    # params: target, origin, confirm, marked.
+    def update
+      segment = Segment.where(project: current_user.projects).find(params[:id])
+      origin = params.fetch(:origin, { kind: "typed" }).permit(:kind, :score, :memory, :unit, :touched, :from).to_h
+      repeats = if params[:confirm] then segment.confirm(params[:target].to_s, origin: origin, by: current_user)
+                else segment.keep_draft(params.fetch(:target, segment.target).to_s, origin: params.key?(:target) ? origin : segment.origin, by: current_user, marked: params[:marked]) && []
+                end
+      segment.project.update_columns(last_segment_id: segment.id, opened_at: Time.current)
+      render json: { segment: SegmentResource.new(segment).to_h, repeats: SegmentResource.new(Array(repeats)).to_h }
+    end
+  end
+end

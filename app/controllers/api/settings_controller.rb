@@ -1,0 +1,11 @@
+# What a user sets for herself.
+module Api
+  class SettingsController < BaseController
+    def update
+      current_user.update!(params.permit(:name, :words_per_hour, :reference_pattern, preferences: {}).then do |given|
+        given[:preferences] ? given.merge(preferences: current_user.preferences.merge(given[:preferences])) : given
+      end)
+      answer(UserResource.new(current_user))
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# Making an account.
+module Api
+  class UsersController < BaseController
+    skip_before_action :require_user
+    rate_limit to: 10, within: 10.minutes, with: -> { render json: { error: { code: "too-many", message: "Too many tries. Wait ten minutes, then try again." } }, status: :too_many_requests }
+
+    def create
+      user = User.create!(params.permit(:name, :email, :password).reverse_merge(password: ""))
+      reset_session
+      session[:user_id] = user.id
+      answer(UserResource.new(user), status: :created)
+    end
+  end
+end

@@ -1,0 +1,3 @@
+# Which units hold which word: the index of a memory.
+class MemoryPosting < ApplicationRecord
+end

@@ -1,0 +1,74 @@
+# A piece of work for a client: documents in one language pair. Until begun_at is set it is a brief being filled in.
+class Project < ApplicationRecord
+  include Proposing
+
+  belongs_to :user
+  belongs_to :client, optional: true
+  has_many :documents, -> { order(:position) }, dependent: :destroy, inverse_of: :project
+  has_many :segments, dependent: nil
+  has_many :attachments, -> { order(:position) }, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :project
+  has_many :memories, through: :attachments
+  has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
+
+  validate :languages_are_tags
+  scope :begun, -> { where.not(begun_at: nil) }
+
+  def begun? = begun_at.present?
+
+  # Words by state: {"untouched" => 120, …}.
+  def words_by_state = segments.group(:state).sum(:words)
+
+  # Makes the brief a project. The project's own memory is made now. Raises Glossema::Refused with what is missing.
+  def begin!
+    raise Glossema::Refused.new("brief-open", "Drop at least one file that can be translated first.") unless documents.any?(&:ready?)
+    raise Glossema::Refused.new("brief-open", "Say which language to translate into.") if target_lang.blank?
+    raise Glossema::Refused.new("brief-open", "Say which language the files are in.") if source_lang.blank?
+    raise Glossema::Refused.new("brief-open", "The files are still being read.") if documents.any?(&:busy?)
+
+    transaction do
+      update!(name: name.presence || documents.first.name, reference: reference.presence || next_reference)
+      own = user.memories.create!(name: free_memory_name, source_lang: source_lang, target_lang: target_lang)
+      attachments.update_all("position = position + 1")
+      attachments.create!(memory: own, position: 1, learns: "confirm")
+      documents.reject(&:ready?).each(&:destroy!)
+      update!(begun_at: Time.current, opened_at: Time.current)
+    end
+    CountProjectJob.perform_later(self)
+  end
+
+  # memories: array of {"memory_id", "learns", "read_only", "penalty"} in order.
+  def attach(memories)
+    transaction do
+      attachments.destroy_all
+      memories.each_with_index do |row, index|
+        memory = user.memories.find(row["memory_id"])
+        unless memory.fits?(source_lang, target_lang)
+          raise Glossema::Refused.new("pair-wrong", "“#{memory.name}” is from #{memory.source_lang} to #{memory.target_lang} and does not fit this project.")
+        end
+
+        attachments.create!(memory: memory, position: index + 1, learns: row["learns"] || "never", read_only: row["read_only"] || false, penalty: row["penalty"].to_i.clamp(0, 50))
+      end
+    end
+    attachments.reload
+    CountProjectJob.perform_later(self)
+  end
+
+  # The memories as the core's lookup takes them.
+  def lookup = Glossema::Matching::Lookup.new(attachments.includes(:memory).map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) })
+
+  def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })
+
+  private
+
+  def free_memory_name
+    base = reference.presence || name
+    (0..).lazy.map { |n| n.zero? ? base : "#{base} (#{n + 1})" }.find { |name| !user.memories.exists?(name: name) }
+  end
+
+  def languages_are_tags
+    { source_lang: source_lang, target_lang: target_lang }.each do |field, tag|
+      errors.add(field, "“#{tag}” is not a language tag such as en-GB") if tag.present? && !Glossema::Languages.valid?(tag)
+    end
+    errors.add(:target_lang, "is the language of the files") if target_lang.present? && target_lang == source_lang
+  end
+end

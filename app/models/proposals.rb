@@ -1,0 +1,27 @@
+# The proposals for a segment as the interface shows them: matches of the memories, with today's differences.
+class Proposals
+  LIMIT = 6
+
+  def initialize(segment, floor:)
+    @segment, @project, @floor = segment, segment.project, floor.to_i.clamp(30, 100)
+  end
+
+  def to_a
+    @project.lookup.matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
+  end
+
+  private
+
+  def query
+    Glossema::Matching::Query.new(content: @segment.source_content, source_lang: @project.source_lang, target_lang: @project.target_lang, client: @project.client&.name,
+                                  subject: @project.subject, previous: @segment.neighbour(-1)&.source_key, next: @segment.neighbour(1)&.source_key)
+  end
+
+  def row(match)
+    unit, attributes = match.candidate, match.candidate.attributes
+    { id: "m#{unit.id}", kind: match.kind, score: match.score, penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
+      target: unit.target.fitted(@segment.source_content).written, source: unit.source.text, memory: unit.memory.name, unit: unit.id,
+      differences: match.differences.map { |difference| difference.to_h },
+      author: attributes["author"], changed_at: attributes["updated_at"], client: attributes["client"], project: attributes["project"], subject: attributes["subject"], file: attributes["file"] }
+  end
+end

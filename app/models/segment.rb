@@ -1,0 +1,34 @@
+# A segment of a document. source and target are in the core's written form; codes belong to the source.
+class Segment < ApplicationRecord
+  include Translating
+
+  STATES = %w[untouched draft translated reviewed final].freeze
+  UNFINISHED = %w[untouched draft].freeze
+
+  belongs_to :document
+  belongs_to :project
+  has_many :versions, -> { order(:id) }, dependent: :delete_all, inverse_of: :segment
+
+  validates :state, inclusion: { in: STATES }
+
+  # Removes segments with their history.
+  def self.discard(scope)
+    ids = scope.except(:order).select(:id)
+    Version.where(segment_id: ids).delete_all
+    Segment.where(id: scope.except(:order).pluck(:id)).delete_all
+  end
+
+  # What makes two segments repeats of each other.
+  def self.key_of(content) = Digest::SHA1.hexdigest(Glossema::Matching::Score.fold(content))
+
+  def source_content = @source_content ||= Glossema::Content.parse(source, Glossema::Content.codes_from(codes))
+  def target_content = Glossema::Content.parse(target, source_content)
+
+  def neighbour(step) = document.segments.find_by(position: position + step)
+
+  # Of the codes of the source, those the target lacks; and those it has too many of.
+  def codes_lost
+    have = target_content.codes.map(&:written).tally
+    source_content.codes.map(&:written).tally.reject { |code, count| have[code] == count }.keys
+  end
+end

@@ -1,0 +1,6 @@
+# A client.
+class ClientResource
+  include Alba::Resource
+
+  attributes :id, :name, :code
+end

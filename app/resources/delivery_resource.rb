@@ -1,0 +1,8 @@
+# A delivery with its files and their proofs.
+class DeliveryResource
+  include Alba::Resource
+
+  attributes :id, :number, :unfinished, :learned, :created_at
+  attribute(:author) { |delivery| delivery.user.name }
+  attribute(:files) { |delivery| delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) } }
+end

@@ -1,0 +1,37 @@
+# The application: records, the JSON API, jobs and channels around the core.
+require_relative "boot"
+require "rails"
+require "active_model/railtie"
+require "active_job/railtie"
+require "active_record/railtie"
+require "active_storage/engine"
+require "action_controller/railtie"
+require "action_view/railtie"
+require "action_cable/engine"
+Bundler.require(*Rails.groups)
+require "glossema"
+
+module GlossemaApp
+  # The folder of databases and files, and whether it is a fresh one.
+  DATA = Pathname.new(ENV["GLOSSEMA_DATA"].presence || File.expand_path("../storage", __dir__)).expand_path
+
+  class Application < Rails::Application
+    config.load_defaults 7.2
+    config.autoload_lib(ignore: %w[tasks])
+    config.generators.system_tests = nil
+    config.time_zone = "UTC"
+    config.active_job.queue_adapter = :solid_queue
+    config.active_storage.service = :data
+    config.active_storage.draw_routes = false
+    config.active_storage.analyzers = []
+    config.active_storage.previewers = []
+    config.action_dispatch.cookies_same_site_protection = :lax
+    config.action_cable.mount_path = "/cable"
+    config.action_cable.disable_request_forgery_protection = false
+    config.action_cable.allow_same_origin_as_host = true
+    config.session_store :cookie_store, key: "_glossema", httponly: true, expire_after: 14.days
+    config.cache_store = :memory_store
+    config.yjit = true
+    config.i18n.available_locales = [:en]
+  end
+end

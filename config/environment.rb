@@ -1,0 +1,3 @@
+# Loads and starts the application.
+require_relative "application"
+Rails.application.initialize!

@@ -1,0 +1,8 @@
+# Settings for working on Glossema itself.
+Rails.application.configure do
+  config.enable_reloading = true
+  config.eager_load = false
+  config.consider_all_requests_local = true
+  config.active_record.migration_error = :page_load
+  config.solid_queue.connects_to = { database: { writing: :queue } }
+end

@@ -1,0 +1,17 @@
+# Settings for use: what bin/start serves.
+Rails.application.configure do
+  config.enable_reloading = false
+  config.eager_load = true
+  config.consider_all_requests_local = false
+  config.public_file_server.enabled = true
+  config.public_file_server.headers = { "cache-control" => "public, max-age=31536000, immutable" }
+  config.log_level = ENV.fetch("GLOSSEMA_LOG_LEVEL", "info").to_sym
+  config.log_tags = [:request_id]
+  config.logger = ActiveSupport::TaggedLogging.new(ActiveSupport::Logger.new(Rails.root.join("log/production.log"), 2, 20.megabytes))
+  config.active_support.report_deprecations = false
+  config.active_record.dump_schema_after_migration = false
+  config.active_record.attributes_for_inspect = [:id]
+  config.solid_queue.connects_to = { database: { writing: :queue } }
+  # The secret is made by bin/start and kept with the data.
+  config.secret_key_base = ENV["SECRET_KEY_BASE"] || (secret = GlossemaApp::DATA.join("secret")).exist? && secret.read.strip || ("0" * 64)
+end

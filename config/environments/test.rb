@@ -1,0 +1,12 @@
+# Settings for the specs. The system specs run the queue for real, see spec/support.
+Rails.application.configure do
+  config.enable_reloading = false
+  config.eager_load = ENV["CI"].present?
+  config.consider_all_requests_local = true
+  config.action_dispatch.show_exceptions = :rescuable
+  config.action_controller.allow_forgery_protection = false
+  config.active_job.queue_adapter = :test
+  config.active_support.deprecation = :stderr
+  config.active_storage.service = :data
+  config.secret_key_base = "test" * 16
+end

@@ -1,0 +1,6 @@
+# One process: web requests, the cable, and the queue's workers as threads.
+threads 3, 5
+port ENV.fetch("PORT", 3000), ENV.fetch("HOST", "127.0.0.1")
+environment ENV.fetch("RAILS_ENV", "development")
+plugin :solid_queue
+solid_queue_mode :async

@@ -1,0 +1,33 @@
+# The API, the cable, and one page for every other address: the interface routes those itself.
+Rails.application.routes.draw do
+  namespace :api, defaults: { format: :json } do
+    resource :session, only: %i[show create destroy]
+    resources :users, only: :create
+    resource :today, only: :show, controller: "today"
+    resource :settings, only: :update
+    resources :clients, only: %i[index create]
+    resources :memories, only: %i[index show create destroy] do
+      resource :exchange, only: %i[show create], controller: "memory_exchanges"
+    end
+    resources :projects, only: %i[show create update destroy] do
+      resource :beginning, only: :create
+      resource :readiness, only: :show, controller: "readiness"
+      resources :documents, only: :create
+      resources :segments, only: :index
+      resources :deliveries, only: %i[index create]
+    end
+    resources :documents, only: %i[update destroy] do
+      resource :page, only: :show
+      resource :reading, only: %i[create destroy]
+    end
+    resources :segments, only: :update do
+      resources :proposals, only: :index
+      resources :versions, only: :index
+    end
+    resources :deliveries, only: :show
+    resources :delivered_files, only: :show
+  end
+  get "/up", to: "shell#up"
+  get "*path", to: "shell#show", constraints: ->(request) { !request.path.start_with?("/api", "/cable", "/vite") }
+  root "shell#show"
+end
