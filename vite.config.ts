@@ -5,5 +5,5 @@ import react from '@vitejs/plugin-react'
 
 export default defineConfig({
   plugins: [ruby(), react()],
-  build: { chunkSizeWarningLimit: 1800, sourcemap: false },
+  build: { emptyOutDir: true, chunkSizeWarningLimit: 1800, sourcemap: false },
 })

@@ -32,6 +32,7 @@ module GlossemaApp
     config.session_store :cookie_store, key: "_glossema", httponly: true, expire_after: 14.days
     config.cache_store = :memory_store
     config.yjit = true
+    config.middleware.use Rack::Deflater
     config.i18n.available_locales = [:en]
   end
 end

@@ -9,7 +9,8 @@ module Glossema
     Unit = Struct.new(:text, :kind, :from, :to, :weight)
 
     # One difference: op is "insert" (only in the source of today), "delete" (only in the memory) or "replace".
-    # source and memory hold the words; *_span their places [from, to] in the two texts, nil where there is none.
+    # source and memory hold the words, nil where there is none; *_span their places [from, to] in the two texts, an empty
+    # one where the other's word would stand.
     Difference = Struct.new(:op, :source, :memory, :source_span, :memory_span, keyword_init: true)
 
     Comparison = Struct.new(:score, :distance, :differences, keyword_init: true)
@@ -116,21 +117,22 @@ module Glossema
 
       def trace(table, left, right)
         i, j, steps = left.size, right.size, []
+        spot = ->(units, index) { index.positive? ? [units[index - 1].to] * 2 : [0, 0] }
         while i.positive? || j.positive?
-          here = table[i][j]
-          if i.positive? && j.positive? && (cost = replacement(left[i - 1], right[j - 1])) && (table[i - 1][j - 1] + cost - here).abs < 1e-9
-            steps << ["replace", left[i - 1], right[j - 1]] if cost.positive?
+          here, one, other = table[i][j], left[i - 1], right[j - 1]
+          if i.positive? && j.positive? && (cost = replacement(one, other)) && (table[i - 1][j - 1] + cost - here).abs < 1e-9
+            steps << ["replace", one, other, [one.from, one.to], [other.from, other.to]] if cost.positive?
             i, j = i - 1, j - 1
-          elsif i.positive? && (table[i - 1][j] + left[i - 1].weight - here).abs < 1e-9
-            steps << ["insert", left[i - 1], nil]
+          elsif i.positive? && (table[i - 1][j] + one.weight - here).abs < 1e-9
+            steps << ["insert", one, nil, [one.from, one.to], spot.call(right, j)]
             i -= 1
           else
-            steps << ["delete", nil, right[j - 1]]
+            steps << ["delete", nil, other, spot.call(left, i), [other.from, other.to]]
             j -= 1
           end
         end
-        steps.reverse.map do |op, one, other|
-          Difference.new(op: op, source: one&.text, memory: other&.text, source_span: one && [one.from, one.to], memory_span: other && [other.from, other.to])
+        steps.reverse.map do |op, one, other, source_span, memory_span|
+          Difference.new(op: op, source: one&.text, memory: other&.text, source_span: source_span, memory_span: memory_span)
         end
       end
       private_class_method :trace

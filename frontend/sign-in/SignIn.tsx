@@ -1,0 +1,39 @@
+// Signing in, or making an account.
+import { Button, Input } from 'antd'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { api } from '../shared/api'
+
+export function SignIn() {
+  const { t } = useTranslation()
+  const [making, setMaking] = useState(false)
+  const [fields, setFields] = useState({ name: '', email: '', password: '' })
+  const [fault, setFault] = useState('')
+  const [busy, setBusy] = useState(false)
+  const set = (name: keyof typeof fields) => (event: React.ChangeEvent<HTMLInputElement>) => setFields({ ...fields, [name]: event.target.value })
+  const send = async (event: React.FormEvent) => {
+    event.preventDefault()
+    setBusy(true)
+    try {
+      await api.post(making ? '/users' : '/session', fields)
+      window.location.reload()
+    } catch (error) {
+      setFault((error as Error).message === 'offline' ? t('app.offline') : (error as Error).message)
+      setBusy(false)
+    }
+  }
+  return (
+    <main className="sign">
+      <div className="side"><div className="mark">Glosse<i>ma</i></div><p>{t('sign.lead')}</p></div>
+      <form onSubmit={(event) => void send(event)}>
+        <h1>{t(making ? 'sign.makeTitle' : 'sign.title')}</h1>
+        {fault && <div className="fault" role="alert">{fault}</div>}
+        {making && <label>{t('sign.name')}<Input size="large" name="name" autoComplete="name" required value={fields.name} onChange={set('name')} /></label>}
+        <label>{t('sign.email')}<Input size="large" name="email" type="email" autoComplete="username" required value={fields.email} onChange={set('email')} /></label>
+        <label>{t('sign.password')}<Input.Password size="large" name="password" autoComplete={making ? 'new-password' : 'current-password'} required minLength={making ? 8 : undefined} value={fields.password} onChange={set('password')} />{making && <span className="small">{t('sign.least')}</span>}</label>
+        <Button type="primary" size="large" htmlType="submit" loading={busy}>{t(making ? 'sign.make' : 'sign.go')}</Button>
+        <button type="button" className="link small" onClick={() => { setMaking(!making); setFault('') }}>{t(making ? 'sign.toSign' : 'sign.toMake')}</button>
+      </form>
+    </main>
+  )
+}
