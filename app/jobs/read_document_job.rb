@@ -26,14 +26,14 @@ class ReadDocumentJob < ApplicationJob
     @document.update!(format: opened.format::NAME, total: opened.segments.size, source_lang: @document.source_lang || opened.language)
     counts = []
     opened.segments.each_slice(BATCH).with_index do |batch, index|
-      return unless current?
+      break unless current?
 
       rows = batch.map.with_index { |segment, offset| row(segment, (index * BATCH) + offset + 1, counts) }
       Segment.insert_all!(rows)
       @document.update!(done: (index * BATCH) + batch.size)
       tell
     end
-    finish(opened, counts)
+    finish(opened, counts) if current?
   end
 
   def row(segment, position, counts)

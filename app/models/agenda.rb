@@ -50,7 +50,10 @@ class Agenda
 
     ordered = project.segments.joins(:document).order("documents.position", :position)
     segment = Segment.find_by(id: project.last_segment_id) || ordered.where(state: Segment::UNFINISHED).first || ordered.first
-    segment = ordered.where(state: Segment::UNFINISHED).where("documents.position > :d OR (documents.position = :d AND segments.position > :s)", d: segment.document.position, s: segment.position).first || segment unless Segment::UNFINISHED.include?(segment.state)
+    unless Segment::UNFINISHED.include?(segment.state)
+      after = ordered.where("documents.position > :d OR (documents.position = :d AND segments.position > :s)", d: segment.document.position, s: segment.position)
+      segment = after.where(state: Segment::UNFINISHED).first || segment
+    end
     { project_id: project.id, name: project.name, segment_id: segment.id, number: segment.position, total: segment.document.segments.count, text: segment.source_content.text }
   end
 end

@@ -87,7 +87,7 @@ export function Card({ segment, store, project, onFinish, onSay, ref }: Props) {
       <div className="foot">
         <span>{[originText(segment, t), segment.target && keptText()].filter(Boolean).join(' · ')}</span>
         {segment.target && <span className="tab">{segment.limit ? t('translate.limit', { target: lengths.target, limit: segment.limit }) : t('translate.length', lengths)}</span>}
-        {segment.target && lost.length > 0 && <span className="lost">{t('translate.lostCodes', { codes: lost.join(' ') })}</span>}
+        {segment.target && lost.length > 0 && <span className={segment.state === 'draft' ? '' : 'lost'}>{t(segment.state === 'draft' ? 'translate.codesToCome' : 'translate.lostCodes')} <Written value={lost.join('')} codes={segment.codes} /> {segment.state === 'draft' && <Key keys={KEYS.missingCode} />}</span>}
         {segment.marked && <span>{t('translate.cameBack')}</span>}
         <span className="push" />
         <button type="button" onClick={onFinish}>{t('translate.finish')} <Key keys={KEYS.finish} /></button>

@@ -73,8 +73,8 @@ module Glossema
         return nil unless source && target
 
         props = element.xpath("./*[local-name()='prop']").to_h { |prop| [prop["type"].to_s.delete_prefix("x-"), prop.text] }
-        attributes = props.slice(*PROPERTIES).merge("author" => element["changeid"] || element["creationid"], "created_at" => stamp(element["creationdate"]),
-                                                   "updated_at" => stamp(element["changedate"] || element["creationdate"])).compact
+        made, changed = stamp(element["creationdate"]), stamp(element["changedate"] || element["creationdate"])
+        attributes = props.slice(*PROPERTIES).merge("author" => element["changeid"] || element["creationid"], "created_at" => made, "updated_at" => changed).compact
         numbers = {}
         Pair.new(source: read_seg(source, numbers), target: read_seg(target, numbers), attributes: attributes)
       end

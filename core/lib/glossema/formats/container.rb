@@ -22,7 +22,7 @@ module Glossema
         raise Refused.new("format-old", "#{name} is in the old binary format. Save it as DOCX, XLSX or PPTX and drop that.")
       end
 
-      attr_reader :name
+      attr_reader :name, :bytes
 
       def initialize(bytes, name)
         @name = name
@@ -102,6 +102,7 @@ module Glossema
         if out.bytesize != entry.size || (entry.crc != 0 && Zlib.crc32(out) != entry.crc)
           raise Refused.new("damaged", "#{name} is damaged: #{entry.name} does not unpack to what was packed.")
         end
+
         out
       rescue Zip::Error, Zlib::Error, EOFError => e
         raise Refused.new("damaged", "#{name} is damaged: #{entry.name} cannot be unpacked (#{e.message[0, 60]}).")

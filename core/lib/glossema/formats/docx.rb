@@ -73,10 +73,10 @@ module Glossema
       def source_language = styles.language
 
       def write(contents, target_language: nil)
-        changed = {}
-        fresh = self.class.new(@container_bytes ||= container.write({}), @name, @options)
-        fresh.apply(contents, target_language).each { |path, xml| changed[path] = xml }
-        container.write(changed)
+        return container.bytes if contents.empty?
+
+        # A copy is changed, so that this one can be written again.
+        container.write(self.class.new(container.bytes, @name, @options).apply(contents, target_language))
       end
 
       def preview(&block) = Page.new(self, @places, block).html
@@ -111,7 +111,7 @@ module Glossema
           end
           parts[place.part] = true
         end
-        parts.to_h { |path, _| [path, @parsed.fetch(path).to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)] }
+        parts.to_h { |path, _| [path, @parsed.fetch(path).then { |xml| xml.to_xml(encoding: xml.encoding || "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML) }] }
       end
 
       def relation_target(part, id)
@@ -152,7 +152,10 @@ module Glossema
           when "p" then child.namespace&.prefix == "a" ? next : paragraph(child, story, context)
           when "tbl" then walk_table(child, story, context)
           when "txbxContent" then walk(child, story, context.merge(fields: [], where: "text box", table: nil))
-          when "footnote", "endnote", "comment" then walk(child, story, context.merge(fields: [], note: child.xpath("@*[local-name()='id']").first&.value)) unless %w[separator continuationSeparator].include?(child.xpath("@*[local-name()='type']").first&.value)
+          when "footnote", "endnote", "comment"
+            next if %w[separator continuationSeparator].include?(Styles.value(child, "type"))
+
+            walk(child, story, context.merge(fields: [], note: Styles.value(child, "id")))
           when "AlternateContent" then alternate(child, story, context)
           when "docPr" then alt_text(child, story)
           when "del", "moveFrom" then next

@@ -47,7 +47,7 @@ module Glossema
 
       def source_language = nil
 
-      def write(contents, target_language: nil)
+      def write(contents, **)
         ends = @text.match(LINE_END)&.[](0) || "\n"
         text = @pieces.each_with_index.map do |piece, index|
           content = contents["l#{index}"]

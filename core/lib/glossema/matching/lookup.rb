@@ -27,7 +27,7 @@ module Glossema
       def matches(query, threshold: 50, limit: 8)
         units = Score.units(query.content)
         found = @memories.flat_map do |memory|
-          memory.candidates(units, content: query.content, floor: threshold, limit: 60).filter_map { |candidate| match(query, units, candidate, memory) }
+          memory.candidates(units, content: query.content, floor: threshold, limit: 60).filter_map { |candidate| match(query, candidate, memory) }
         end
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
         found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
@@ -35,11 +35,11 @@ module Glossema
 
       private
 
-      def match(query, units, candidate, memory)
+      def match(query, candidate, memory)
         comparison = Score.compare(query.content, candidate.source)
         exact = comparison.score == 100
         kind = exact ? (in_context?(query, candidate) ? "context" : "exact") : "fuzzy"
-        penalties = penalties(query, candidate, memory, units)
+        penalties = penalties(query, candidate, memory)
         candidate.memory = memory
         Match.new(candidate: candidate, kind: kind, raw: comparison.score, penalties: penalties,
                   score: [comparison.score - penalties.sum(&:last), 0].max, differences: comparison.differences)
@@ -52,7 +52,7 @@ module Glossema
         neighbours == [query.previous.to_s, query.next.to_s]
       end
 
-      def penalties(query, candidate, memory, units)
+      def penalties(query, candidate, memory)
         list = []
         list << ["memory", memory.penalty] if memory.penalty.to_i.positive?
         list << ["region", 1] if memory.language_pair != [query.source_lang, query.target_lang]

@@ -32,14 +32,14 @@ module Glossema
       end
 
       # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
-      #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), at most 99 unless text and codes are the same
+      #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), never below 0, at most 99 unless text and codes are the same
       def compare(a, b)
         left, right = unit_list(a), unit_list(b)
         total = [weight(left), weight(right)].max
         table = distances(left, right)
         distance = table[left.size][right.size]
         score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor
-        score = [score, 99].min unless same?(a, b, left, right)
+        score = score.clamp(0, same?(a, b, left, right) ? 100 : 99)
         Comparison.new(score: score, distance: distance.round(6), differences: trace(table, left, right))
       end
 

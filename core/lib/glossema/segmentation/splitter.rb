@@ -18,7 +18,7 @@ module Glossema
       # pieces with the segment contents replaced, in order, by `targets` (Content or nil to keep) → content of the unit.
       def join(pieces, targets)
         waiting = targets.dup
-        Content.new(pieces.flat_map { |piece| ((piece.segment? && waiting.shift) || piece.content).well_formed.items }).well_formed
+        Content.new(pieces.flat_map { |piece| ((piece.segment? && waiting.shift&.well_formed) || piece.content).items }).well_formed
       end
 
       # Cuts at the breaks; pairs that run over a break are closed before it and opened again after it.
@@ -60,6 +60,7 @@ module Glossema
       def trim(items)
         anchors, list = items.partition { |item| item.is_a?(Code) && item.anchor? }
         list = Content.new(list).items.dup
+        seen = nil
         lead, trail = anchors.partition { |code| code.type == "anchor-start" }
         loop do
           before = list.size
@@ -79,7 +80,9 @@ module Glossema
              list[(from + 1)...-1].all? { |item| blank?(item) }
             trail = list.pop(list.size - from) + trail
           end
-          break if list.size == before && !edge_space?(list)
+          break if list.size == before && (!edge_space?(list) || list == seen)
+
+          seen = list.dup
         end
         return [Piece.new(false, Content.new(lead + trail))] if list.empty?
 
@@ -88,7 +91,12 @@ module Glossema
       end
       private_class_method :trim
 
+      # White space at the edges goes to the skeleton; inside a pair that opens or closes there, with its look.
       def strip_text(list, lead, trail)
+        opens = list.take_while { |item| item.is_a?(Code) && item.open? }
+        closes = list.reverse.take_while { |item| item.is_a?(Code) && item.close? }.reverse
+        inside_edge(list, opens.size, /\A[[:space:]]+/, opens) { |space| lead.push(*opens, space, *opens.reverse.map { |code| code.with(kind: :close) }) }
+        inside_edge(list, -1 - closes.size, /[[:space:]]+\z/, closes) { |space| trail.unshift(*closes.reverse.map { |code| code.with(kind: :open) }, space, *closes) }
         if list.first.is_a?(String) && (space = list.first[/\A[[:space:]]+/])
           lead << space
           list[0] = list[0][space.length..]
@@ -102,8 +110,20 @@ module Glossema
       end
       private_class_method :strip_text
 
+      def inside_edge(list, at, edge, codes)
+        text = list[at]
+        return if codes.empty? || !text.is_a?(String)
+
+        space = text[edge] or return
+        list[at] = text.sub(edge, "")
+        list.delete_at(at) if list[at].empty?
+        yield space
+      end
+      private_class_method :inside_edge
+
       def edge_space?(list)
-        (list.first.is_a?(String) && list.first.match?(/\A[[:space:]]/)) || (list.last.is_a?(String) && list.last.match?(/[[:space:]]\z/))
+        text = Content.new(list).text
+        text.match?(/\A[[:space:]]/) || text.match?(/[[:space:]]\z/)
       end
       private_class_method :edge_space?
 

@@ -126,12 +126,12 @@ module Glossema
             when "rPr", "lastRenderedPageBreak", "softHyphen", "delText", "delInstrText" then keep_in_capture(properties, child)
             when "fldChar" then field_mark(properties, child)
             when "instrText" then @capture ? capture(properties, child) : link_instruction(properties, child)
-            else @capture ? capture(properties, child) : run_child(run, properties, child)
+            else @capture ? capture(properties, child) : run_child(properties, child)
             end
           end
         end
 
-        def run_child(run, properties, child)
+        def run_child(properties, child)
           if @links_before && @links_before.any? { |link| link[:phase] == :instruction }
             return @links_before.last[:before] << [properties, child]
           end
@@ -316,13 +316,18 @@ module Glossema
         # --- entries → items ---------------------------------------------------------------------------------------
 
         def linear(entries, base)
-          items, open, look, waiting = [], nil, nil, []
+          items, open, open_shows, look, waiting = [], nil, false, nil, []
           close = lambda do
+            # White space at the edge of a look that does not show on it stays outside.
+            space = open && !open_shows && items.last.is_a?(String) && items.last[/[[:space:]]+\z/]
+            items[-1] = items.last.delete_suffix(space) if space
             items << open.with(kind: :close) if open
+            items << space if space
             open = nil
             items.concat(waiting)
             waiting = []
           end
+          lead = nil
           entries.each do |entry|
             case entry
             when Text
@@ -332,10 +337,15 @@ module Glossema
                 waiting = []
               else
                 close.call
-                items << (open = format_code(entry, base)) unless same || entry.text.empty?
+                unless same || entry.text.empty?
+                  open_shows = shows_on_space?(entry)
+                  lead = open_shows ? "" : entry.text[/\A[[:space:]]*/]
+                  items << lead << (open = format_code(entry, base))
+                end
                 look = entry.look
               end
-              items << entry.text
+              items << (lead && open ? entry.text.delete_prefix(lead) : entry.text)
+              lead = nil
             when Alone then waiting << alone_code(entry)
             when Wrap
               close.call

@@ -97,7 +97,8 @@ module Glossema
 
           number = @numbering.root.at_xpath("./*[local-name()='num'][@*[local-name()='numId']='#{id.to_i}']")
           abstract = number && value(child(number, "abstractNumId"), "val")
-          found = abstract && @numbering.root.at_xpath("./*[local-name()='abstractNum'][@*[local-name()='abstractNumId']='#{abstract.to_i}']/*[local-name()='lvl'][@*[local-name()='ilvl']='#{level}']/*[local-name()='numFmt']")
+          levels = "./*[local-name()='abstractNum'][@*[local-name()='abstractNumId']='#{abstract.to_i}']/*[local-name()='lvl'][@*[local-name()='ilvl']='#{level}']"
+          found = abstract && @numbering.root.at_xpath("#{levels}/*[local-name()='numFmt']")
           found ? value(found, "val") : "bullet"
         end
 
