@@ -11,6 +11,7 @@ gem "solid_cable", "~> 3.0"
 gem "vite_rails", "~> 3.0"
 gem "alba", "~> 3.5"
 gem "glossema-core", path: "core"
+gem "chunky_png", "~> 1.4", require: false
 
 # Held back for Ruby 3.1 and Rails 7.2.
 gem "nokogiri", "~> 1.17.2"

@@ -1,8 +1,8 @@
-# Splits the words of each document by what the attached memories give.
+# Splits the words of each document by what the attached memories gave before the work began.
 class CountProjectJob < ApplicationJob
   def perform(project)
     documents = project.documents.select(&:ready?)
-    lookup = project.lookup
+    lookup = project.lookup(known_before: true)
     segments = documents.flat_map { |document| document.segments.to_a }
     rows = segments.each_with_index.map do |segment, index|
       beside = [index.zero? ? nil : segments[index - 1], segments[index + 1]].map { |other| other&.document_id == segment.document_id ? other.source_key : nil }

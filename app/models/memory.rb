@@ -8,7 +8,7 @@ class Memory < ApplicationRecord
   validate { errors.add(:base, "The languages are not language tags such as en-GB") unless [source_lang, target_lang].all? { |tag| Glossema::Languages.valid?(tag) } }
   before_destroy do
     MemoryPosting.where(memory_id: id).delete_all
-    units.delete_all
+    MemoryUnit.where(memory_id: id).delete_all
   end
 
   # Same languages, whatever the regions.

@@ -25,13 +25,14 @@ class Project < ApplicationRecord
     raise Glossema::Refused.new("brief-open", "Say which language the files are in.") if source_lang.blank?
     raise Glossema::Refused.new("brief-open", "The files are still being read.") if documents.any?(&:busy?)
 
+    begun = Time.current
     transaction do
       update!(name: name.presence || documents.first.name, reference: reference.presence || next_reference)
       own = user.memories.create!(name: free_memory_name, source_lang: source_lang, target_lang: target_lang)
       attachments.update_all("position = position + 1")
       attachments.create!(memory: own, position: 1, learns: "confirm")
       documents.reject(&:ready?).each(&:destroy!)
-      update!(begun_at: Time.current, opened_at: Time.current)
+      update!(begun_at: begun, opened_at: begun)
     end
     CountProjectJob.perform_later(self)
   end
@@ -53,8 +54,12 @@ class Project < ApplicationRecord
     CountProjectJob.perform_later(self)
   end
 
-  # The memories as the core's lookup takes them.
-  def lookup = Glossema::Matching::Lookup.new(attachments.includes(:memory).map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) })
+  # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or later.
+  def lookup(known_before: false)
+    list = attachments.includes(:memory).to_a
+    list = list.select { |attachment| attachment.memory.created_at < begun_at } if known_before && begun?
+    Glossema::Matching::Lookup.new(list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) })
+  end
 
   def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })
 

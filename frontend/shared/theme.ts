@@ -16,7 +16,7 @@ export function themeFor(mode: 'light' | 'dark'): ThemeConfig {
       boxShadow: '0 10px 30px rgba(16, 40, 52, .16)', boxShadowSecondary: '0 10px 30px rgba(16, 40, 52, .16)',
     },
     components: {
-      Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none', primaryColor: mode === 'dark' ? '#17122e' : '#ffffff' },
+      Button: { fontWeight: 600, contentFontSizeLG: 14, primaryShadow: 'none', defaultShadow: 'none', primaryColor: mode === 'dark' ? '#17122e' : '#ffffff' },
       Select: { optionSelectedBg: mode === 'dark' ? '#2b2550' : '#efecfb' },
       Tooltip: { colorBgSpotlight: light.deep },
     },

@@ -12,8 +12,14 @@ module Api
 
     def require_user = current_user || refuse("signed-out", "Sign in first.", :unauthorized)
 
-    def refuse(code, message, status = :unprocessable_entity)
+    def refuse(code, message, status = 422)
       render json: { error: { code: code, message: message } }, status: status
+    end
+
+    # The files of a parameter. Raises Refused when there is none.
+    def uploads(name)
+      files = Array(params[name]).grep(ActionDispatch::Http::UploadedFile)
+      files.presence || raise(Glossema::Refused.new("no-file", "No file came with this."))
     end
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])

@@ -2,9 +2,8 @@
 module Api
   class DocumentsController < BaseController
     def create
-      files = Array(params.require(:files))
       position = project.documents.maximum(:position).to_i
-      documents = files.map do |file|
+      documents = uploads(:files).map do |file|
         document = project.documents.new(position: position += 1, name: File.basename(file.original_filename.to_s.tr("\\", "/")), byte_size: file.size, checksum: Digest::SHA256.file(file.tempfile.path).hexdigest)
         document.original.attach(io: file, filename: document.name, identify: false)
         document.save!

@@ -11,9 +11,10 @@ module Api
     end
 
     def create
-      file = params.require(:file)
       pairs = []
-      read = Glossema::Exchange::Tmx.read(file.read, name: file.original_filename, source_lang: memory.source_lang, target_lang: memory.target_lang) { |pair| pairs << pair }
+      languages = { source_lang: memory.source_lang, target_lang: memory.target_lang }
+      file = uploads(:file).first
+      read = Glossema::Exchange::Tmx.read(file.read, name: file.original_filename, **languages) { |pair| pairs << pair }
       added = pairs.each_slice(BATCH).sum { |slice| memory.take_in(slice) }
       render json: { read: read[:read], added: added, skipped: read[:skipped] }, status: :created
     end

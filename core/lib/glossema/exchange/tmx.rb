@@ -32,7 +32,9 @@ module Glossema
           raise Refused.new("not-tmx", "#{name} is not a TMX file: it begins with <#{root}>.") unless root == "tmx"
           next unless node.local_name == "tu"
 
-          pair = parse(Nokogiri::XML(node.outer_xml).root, source_lang, target_lang)
+          # What cannot be taken whole is cut off; the reader says so at its next step.
+          element = Nokogiri::XML(node.outer_xml).root or next
+          pair = parse(element, source_lang, target_lang)
           pair ? (yield(pair) && counts[:read] += 1) : counts[:skipped] += 1
         end
         raise Refused.new("not-tmx", "#{name} is not a TMX file.") unless root

@@ -1,0 +1,239 @@
+# This file is auto-generated from the current state of the database. Instead
+# of editing this file, please use the migrations feature of Active Record to
+# incrementally modify your database, and then regenerate this schema definition.
+#
+# This file is the source Rails uses to define your schema when running `bin/rails
+# db:schema:load`. When creating a new database, `bin/rails db:schema:load` tends to
+# be faster and is potentially less error prone than running all of your
+# migrations from scratch. Old migrations may fail to apply correctly if those
+# migrations use external dependencies or application code.
+#
+# It's strongly recommended that you check this file into your version control system.
+
+ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
+  create_table "active_storage_attachments", force: :cascade do |t|
+    t.string "name", null: false
+    t.string "record_type", null: false
+    t.integer "record_id", null: false
+    t.integer "blob_id", null: false
+    t.datetime "created_at", null: false
+    t.index ["blob_id"], name: "index_active_storage_attachments_on_blob_id"
+    t.index ["record_type", "record_id", "name", "blob_id"], name: "index_attachments_uniqueness", unique: true
+  end
+
+  create_table "active_storage_blobs", force: :cascade do |t|
+    t.string "key", null: false
+    t.string "filename", null: false
+    t.string "content_type"
+    t.text "metadata"
+    t.string "service_name", null: false
+    t.bigint "byte_size", null: false
+    t.string "checksum"
+    t.datetime "created_at", null: false
+    t.index ["key"], name: "index_active_storage_blobs_on_key", unique: true
+  end
+
+  create_table "attachments_of_memories", force: :cascade do |t|
+    t.integer "project_id", null: false
+    t.integer "memory_id", null: false
+    t.integer "position", null: false
+    t.string "learns", default: "never", null: false
+    t.boolean "read_only", default: false, null: false
+    t.integer "penalty", default: 0, null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["memory_id"], name: "index_attachments_of_memories_on_memory_id"
+    t.index ["project_id", "memory_id"], name: "index_attachments_of_memories_on_project_id_and_memory_id", unique: true
+    t.index ["project_id"], name: "index_attachments_of_memories_on_project_id"
+  end
+
+  create_table "clients", force: :cascade do |t|
+    t.integer "user_id", null: false
+    t.string "name", null: false
+    t.string "code", null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["user_id", "name"], name: "index_clients_on_user_id_and_name", unique: true
+    t.index ["user_id"], name: "index_clients_on_user_id"
+  end
+
+  create_table "delivered_files", force: :cascade do |t|
+    t.integer "delivery_id", null: false
+    t.integer "document_id", null: false
+    t.string "name", null: false
+    t.string "checksum", null: false
+    t.integer "byte_size", null: false
+    t.json "proof", null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["delivery_id"], name: "index_delivered_files_on_delivery_id"
+    t.index ["document_id"], name: "index_delivered_files_on_document_id"
+  end
+
+  create_table "deliveries", force: :cascade do |t|
+    t.integer "project_id", null: false
+    t.integer "user_id", null: false
+    t.integer "number", null: false
+    t.json "unfinished", default: {}, null: false
+    t.integer "learned", default: 0, null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["project_id"], name: "index_deliveries_on_project_id"
+    t.index ["user_id"], name: "index_deliveries_on_user_id"
+  end
+
+  create_table "documents", force: :cascade do |t|
+    t.integer "project_id", null: false
+    t.integer "position", null: false
+    t.string "name", null: false
+    t.string "format"
+    t.string "state", default: "waiting", null: false
+    t.string "message"
+    t.string "run"
+    t.integer "done", default: 0, null: false
+    t.integer "total", default: 0, null: false
+    t.string "by", default: "sentence", null: false
+    t.string "source_lang"
+    t.json "options", default: {}, null: false
+    t.json "breaks", default: {}, null: false
+    t.json "facts", default: {}, null: false
+    t.json "bands"
+    t.integer "byte_size", default: 0, null: false
+    t.string "checksum"
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["project_id"], name: "index_documents_on_project_id"
+  end
+
+  create_table "memories", force: :cascade do |t|
+    t.integer "user_id", null: false
+    t.string "name", null: false
+    t.text "description", default: "", null: false
+    t.string "source_lang", null: false
+    t.string "target_lang", null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["user_id", "name"], name: "index_memories_on_user_id_and_name", unique: true
+    t.index ["user_id"], name: "index_memories_on_user_id"
+  end
+
+  create_table "memory_postings", id: false, force: :cascade do |t|
+    t.integer "memory_id", null: false
+    t.integer "token", null: false
+    t.integer "unit_id", null: false
+    t.index ["memory_id", "token", "unit_id"], name: "index_memory_postings_on_memory_id_and_token_and_unit_id", unique: true
+    t.index ["unit_id"], name: "index_memory_postings_on_unit_id"
+  end
+
+  create_table "memory_units", force: :cascade do |t|
+    t.integer "memory_id", null: false
+    t.bigint "segment_id"
+    t.text "source", null: false
+    t.text "target", null: false
+    t.string "source_key", null: false
+    t.float "weight", null: false
+    t.string "author"
+    t.string "client"
+    t.string "subject"
+    t.string "project"
+    t.string "file"
+    t.string "origin", default: "typed", null: false
+    t.string "previous"
+    t.string "next"
+    t.integer "used", default: 0, null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["memory_id", "segment_id"], name: "index_memory_units_on_memory_id_and_segment_id"
+    t.index ["memory_id", "source_key"], name: "index_memory_units_on_memory_id_and_source_key"
+    t.index ["segment_id"], name: "index_memory_units_on_segment_id"
+  end
+
+  create_table "projects", force: :cascade do |t|
+    t.integer "user_id", null: false
+    t.integer "client_id"
+    t.string "reference"
+    t.string "name", default: "", null: false
+    t.string "subject", default: "", null: false
+    t.text "description", default: "", null: false
+    t.string "source_lang"
+    t.string "target_lang"
+    t.datetime "due_at"
+    t.datetime "begun_at"
+    t.datetime "opened_at"
+    t.bigint "last_segment_id"
+    t.json "proposed", default: {}, null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["client_id"], name: "index_projects_on_client_id"
+    t.index ["user_id"], name: "index_projects_on_user_id"
+  end
+
+  create_table "segments", force: :cascade do |t|
+    t.integer "document_id", null: false
+    t.integer "project_id", null: false
+    t.integer "position", null: false
+    t.string "key", null: false
+    t.string "block", null: false
+    t.string "path", null: false
+    t.text "source", null: false
+    t.string "source_key", null: false
+    t.json "codes", default: [], null: false
+    t.integer "words", null: false
+    t.integer "characters", null: false
+    t.text "target", default: "", null: false
+    t.string "state", default: "untouched", null: false
+    t.json "origin", default: {}, null: false
+    t.boolean "marked", default: false, null: false
+    t.integer "version", default: 0, null: false
+    t.string "note"
+    t.integer "limit"
+    t.datetime "confirmed_at"
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["document_id", "position"], name: "index_segments_on_document_id_and_position", unique: true
+    t.index ["project_id", "source_key"], name: "index_segments_on_project_id_and_source_key"
+    t.index ["project_id"], name: "index_segments_on_project_id"
+  end
+
+  create_table "users", force: :cascade do |t|
+    t.string "name", null: false
+    t.string "email", null: false
+    t.string "password_digest", null: false
+    t.integer "words_per_hour", default: 350, null: false
+    t.string "reference_pattern", default: "{client}-{yy}{nn}", null: false
+    t.json "preferences", default: {}, null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["email"], name: "index_users_on_email", unique: true
+  end
+
+  create_table "versions", force: :cascade do |t|
+    t.integer "segment_id", null: false
+    t.integer "user_id"
+    t.text "target", null: false
+    t.string "state", null: false
+    t.json "origin", default: {}, null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["segment_id"], name: "index_versions_on_segment_id"
+    t.index ["user_id"], name: "index_versions_on_user_id"
+  end
+
+  add_foreign_key "active_storage_attachments", "active_storage_blobs", column: "blob_id"
+  add_foreign_key "attachments_of_memories", "memories"
+  add_foreign_key "attachments_of_memories", "projects"
+  add_foreign_key "clients", "users"
+  add_foreign_key "delivered_files", "deliveries"
+  add_foreign_key "delivered_files", "documents"
+  add_foreign_key "deliveries", "projects"
+  add_foreign_key "deliveries", "users"
+  add_foreign_key "documents", "projects"
+  add_foreign_key "memories", "users"
+  add_foreign_key "memory_units", "memories"
+  add_foreign_key "projects", "clients"
+  add_foreign_key "projects", "users"
+  add_foreign_key "segments", "documents"
+  add_foreign_key "segments", "projects"
+  add_foreign_key "versions", "segments"
+  add_foreign_key "versions", "users"
+end

@@ -1,0 +1,135 @@
+# The demo: Ines Calloway with two clients, two memories and three projects. Never touches data that is there.
+require_relative "manual"
+
+module Demo
+  class Seed
+    TEXTS = File.join(__dir__, "texts")
+    MAIL = "ines@calloway.example".freeze
+    TARNHOLT, PELL = "Tarnholt Cargo Cycles", "Pell & Rook Ceramics"
+    # What the manual of the earlier range said instead.
+    EARLIER = [["80 kg", "60 kg"], ["20 kg", "15 kg"], ["long-tail", "short-tail", "long tail", "short tail"], ["long tail", "short tail", "long tail", "short tail"], ["four levels", "three levels", "quattro livelli", "tre livelli"],
+               ["4.5 hours", "3.5 hours", "4,5 ore", "3,5 ore"], ["five years", "three years", "cinque anni", "tre anni"], ["three years on", "two years on"], ["Tarn 26 L", "Wren 24"], ["up to two child seats", "one child seat", "fino a due seggiolini", "un seggiolino"],
+               ["about 40 minutes", "about 25 minutes", "circa 40 minuti", "circa 25 minuti"], ["1.5 m", "1 m", "1,5 m", "1 m"], ["from side to side", "gently", "da un lato all’altro", "leggermente"], ["lukewarm water", "water", "acqua tiepida", "acqua"]].freeze
+
+    def run
+      return if User.exists?(email: MAIL)
+
+      @manual = Manual.load(File.join(TEXTS, "manual.tsv"))
+      @pairs = @manual.sentences
+      ActiveRecord::Base.transaction do
+        @user = User.create!(name: "Ines Calloway", email: MAIL, password: "cargo-bicycle")
+        @clients = { TARNHOLT => @user.clients.create!(name: TARNHOLT, code: "TRN"), PELL => @user.clients.create!(name: PELL, code: "PRC") }
+        make_memories
+      end
+      kiln_guide
+      untouched
+      half_translated
+    end
+
+    private
+
+    def memory(name, description, pairs)
+      memory = @user.memories.create!(name: name, description: description, source_lang: "en-GB", target_lang: "it-IT")
+      memory.take_in(pairs)
+      memory
+    end
+
+    def pair(source, target, **attributes)
+      Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: { "author" => "Ines Calloway", "origin" => "typed" }.merge(attributes.transform_keys(&:to_s)))
+    end
+
+    def make_memories
+      extra = File.readlines(File.join(TEXTS, "memory.tsv"), chomp: true).map { |line| line.split("\t") }
+      ours, theirs = extra.partition { |client, *| client == "Tarnholt" }
+      @delivered = memory("Tarnholt, delivered", "Everything delivered to Tarnholt, reviewed.", earlier_manual + ours.each_with_index.map { |row, index| unit(row, TARNHOLT, "Bicycles, marketing", index) })
+      @life = memory("Life’s work, en → it", "All clients since 2019.", theirs.each_with_index.map { |row, index| unit(row, PELL, "Ceramics", index) })
+      @kiln = theirs.select { |_, file,| file == "Kiln guide" }.map { |row| row.last(2) }
+    end
+
+    def unit((_, file, source, target), client, subject, index)
+      day = Time.zone.local(2025, 3, 3, 9) + (index * 31).hours
+      pair(source, target, client: client, subject: subject, file: file, project: file, created_at: day.iso8601, updated_at: day.iso8601)
+    end
+
+    # The manual of the earlier range, revised by Matteo: much is the same, some limits and words are not.
+    def earlier_manual
+      @pairs.each_with_index.filter_map do |(source, target), index|
+        next if index % 5 > 2 || source.length < 8 || target.match?(/[{}]/)
+
+        source, target = earlier(source, target)
+        day = Time.zone.local(2026, 5, 12, 10) + (index * 7).minutes
+        pair(source, target, author: "Matteo Ferrante", client: TARNHOLT, subject: "Bicycles, manuals", project: "TRN-2605", file: "Owner’s manual, short-tail", created_at: day.iso8601, updated_at: day.iso8601)
+      end
+    end
+
+    def earlier(source, target)
+      EARLIER.each do |from, to, target_from = from, target_to = to|
+        next unless source.include?(from) && target.include?(target_from)
+
+        source, target = source.gsub(from, to), target.gsub(target_from, target_to)
+      end
+      [source, target]
+    end
+
+    def project(client, name, reference, subject, days, files)
+      project = @user.projects.create!(client: @clients[client], name: name, reference: reference, subject: subject, source_lang: "en-GB", target_lang: "it-IT", due_at: working_day(days))
+      files.each_with_index do |(file, bytes), index|
+        document = project.documents.new(position: index + 1, name: file, byte_size: bytes.bytesize, checksum: Digest::SHA256.hexdigest(bytes), run: "demo")
+        document.original.attach(io: StringIO.new(bytes), filename: file, identify: false)
+        document.save!
+        ReadDocumentJob.perform_now(document, "demo")
+      end
+      project.reload.attachments.destroy_all
+      project.attachments.create!(memory: @delivered, position: 1, learns: "deliver")
+      project.attachments.create!(memory: @life, position: 2, learns: "never", penalty: 5)
+      project.reload.begin!
+      CountProjectJob.perform_now(project)
+      project
+    end
+
+    def working_day(days)
+      time = Time.current.change(hour: 15)
+      days.times do
+        time += 1.day
+        time += 1.day while time.on_weekend?
+      end
+      time
+    end
+
+    def half_translated
+      project = project(TARNHOLT, "Owner’s manual, long-tail range", "TRN-2614", "Bicycles, manuals", 3, "owners-manual.docx" => @manual.docx(title: "Owner’s manual, long-tail range"))
+      half = project.segments.count * 45 / 100
+      project.segments.order(:position).limit(half).each { |segment| translate(segment.reload) }
+      draft = project.segments.order(:position).offset(half).find { |segment| @pairs[segment.source_content.text].to_s.split.size > 8 }
+      draft&.keep_draft(@pairs[draft.source_content.text].split.first(5).join(" "), origin: { "kind" => "typed" }, by: @user)
+      project.update!(last_segment_id: draft&.id, opened_at: Time.current)
+    end
+
+    def translate(segment)
+      target = @pairs[segment.source_content.text] or return
+      return if segment.state == "translated"
+
+      known = @delivered.units.exists?(source_key: segment.source_key, target: target)
+      origin = known ? { "kind" => "memory", "score" => 100, "memory" => @delivered.name } : { "kind" => "typed" }
+      segment.confirm(target, origin: segment.state == "draft" ? segment.origin : origin, by: @user)
+    rescue Glossema::Refused
+      segment.keep_draft(Glossema::Content.from_written(target).text, origin: { "kind" => "typed" }, by: @user)
+    end
+
+    def untouched
+      project(TARNHOLT, "Quick-start leaflet, long-tail range", "TRN-2616", "Bicycles, leaflets", 7, "quick-start.txt" => File.binread(File.join(TEXTS, "leaflet.txt")))
+    end
+
+    def kiln_guide
+      rows = [["title", "Kiln guide, second edition"], *@kiln.map { |source, _| ["p", source] }]
+      project = project(PELL, "Kiln guide, second edition", "PRC-2609", "Ceramics", 1, "kiln-guide.docx" => Manual.new(rows).docx(title: "Kiln guide, second edition"))
+      known = @kiln.to_h.merge("Kiln guide, second edition" => "Guida al forno, seconda edizione", "Tarnholt Cargo Cycles · " => "")
+      project.segments.order(:position).each do |segment|
+        target = known[segment.source_content.text] || segment.source_content.written
+        segment.reload.confirm(target, origin: { "kind" => "memory", "score" => 95, "memory" => @life.name, "touched" => true }, by: @user)
+      end
+    end
+  end
+end
+
+Demo::Seed.new.run

@@ -1,0 +1,84 @@
+# Who may see what: signing in and out, limits, and nobody sees what is not theirs.
+RSpec.describe "Accounts" do
+  def sign_in(user, password = "cargo-bicycle") = post("/api/session", params: { email: user.email.upcase, password: password }, as: :json)
+
+  it "makes an account, signs out and in again" do
+    post "/api/users", params: { name: "Anneke Vos", email: " Anneke@Vos.example ", password: "long enough" }, as: :json
+    expect(response).to have_http_status(:created)
+    expect(User.last.password_digest).to start_with("$2a$")
+    get "/api/session"
+    expect(response.parsed_body).to include("name" => "Anneke Vos", "email" => "anneke@vos.example")
+    expect(response.body).not_to include("password")
+    delete "/api/session"
+    get "/api/session"
+    expect(response).to have_http_status(:unauthorized)
+    post "/api/session", params: { email: "anneke@vos.example", password: "long enough" }, as: :json
+    expect(response).to have_http_status(:ok)
+  end
+
+  { "a short password" => { password: "short" }, "no name" => { name: "" }, "a wrong address" => { email: "nonsense" } }.each do |fault, fields|
+    it "refuses an account with #{fault} in a sentence" do
+      post "/api/users", params: { name: "A", email: "a@b.example", password: "long enough" }.merge(fields), as: :json
+      expect(response).to have_http_status(422)
+      expect(response.parsed_body.dig("error", "message")).to match(/\A[A-Z].+\.\z/)
+      expect(User.count).to eq(0)
+    end
+  end
+
+  it "gives a new session when signing in, in a cookie that scripts cannot read" do
+    sign_in(make_user)
+    cookie = Array(response.headers["set-cookie"]).join
+    expect(cookie).to match(/httponly/i).and match(/samesite=lax/i)
+  end
+
+  it "stops after ten wrong tries, also with the right password then" do
+    user = make_user
+    10.times { sign_in(user, "wrong") }
+    expect(response).to have_http_status(:unauthorized)
+    sign_in(user)
+    expect(response).to have_http_status(:too_many_requests)
+  end
+
+  it "refuses a request without the forgery token" do
+    user = make_user
+    sign_in(user)
+    ActionController::Base.allow_forgery_protection = true
+    post "/api/projects", as: :json
+    expect(response).to have_http_status(422)
+    expect(user.projects.count).to eq(0)
+  ensure
+    ActionController::Base.allow_forgery_protection = false
+  end
+
+  describe "somebody else’s things" do
+    let(:owner) { make_user }
+    let(:project) { make_project(owner, memories: [{ "memory_id" => make_memory(owner, [["a b", "c d"]]).id }]) }
+    let(:delivery) { Delivery.make(project, by: owner) }
+    let(:paths) do
+      segment, document, memory = project.segments.first.id, project.documents.first.id, owner.memories.first.id
+      { get: ["/api/projects/#{project.id}", "/api/projects/#{project.id}/segments", "/api/projects/#{project.id}/readiness", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/page", "/api/segments/#{segment}/proposals",
+              "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}"],
+        patch: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}"],
+        post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange"],
+        delete: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/documents/#{document}/reading", "/api/memories/#{memory}"] }
+    end
+
+    it "does not exist for others, and asks those not signed in to sign in" do
+      all = paths
+      all.each { |verb, list| list.each { |path| expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(401), path } }
+      sign_in(make_user("Anneke Vos"))
+      all.each { |verb, list| list.each { |path| expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(404), path } }
+      expect(project.reload.segments.pluck(:target).uniq).to eq([""])
+    end
+
+    it "cannot be attached either" do
+      sign_in(other = make_user("Anneke Vos"))
+      mine = make_project(other)
+      patch "/api/projects/#{mine.id}", params: { memories: [{ memory_id: make_memory(owner, []).id }] }, as: :json
+      expect(response).to have_http_status(:not_found)
+      patch "/api/projects/#{mine.id}", params: { client_id: owner.clients.create!(name: "Tarnholt").id }, as: :json
+      expect(response).to have_http_status(:not_found)
+      expect(mine.reload.client_id).to be_nil
+    end
+  end
+end
