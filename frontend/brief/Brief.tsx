@@ -10,7 +10,7 @@ import { Failure, Frame } from '../shared/Frame'
 import { daysUntil, longDate, number, pace, time, weekday } from '../shared/i18n'
 import { languageName, languageOptions } from '../shared/languages'
 import { useProjectNews } from '../shared/live'
-import { BandBar, ChoiceInPlace, DropFiles, MenuInPlace, TextInPlace, bandGroups } from '../shared/parts'
+import { BandBar, ChoiceInPlace, DropFiles, MenuInPlace, TextInPlace, bandGroups, useSettled } from '../shared/parts'
 import { useSettings } from '../shared/settings'
 import type { AttachedMemory, Client, DocumentRow, Learns, Memory, Project } from '../shared/types'
 import { sendFiles } from './dropping'
@@ -123,11 +123,16 @@ function About({ project, change, attempt }: { project: Project; change: (fields
       <div><dt>{t('brief.from')}</dt><dd>{fixed ? languageName(project.source_lang) : <ChoiceInPlace label={t('brief.from')} blank={t('brief.chooseLanguage')} value={project.source_lang} options={languageOptions} onChange={(source_lang) => change({ source_lang })} />}</dd></div>
       <div><dt>{t('brief.into')}</dt><dd>{fixed ? languageName(project.target_lang) : <ChoiceInPlace label={t('brief.into')} blank={t('brief.chooseLanguage')} value={project.target_lang} options={languageOptions} onChange={(target_lang) => change({ target_lang })} />}</dd></div>
       <div><dt>{t('brief.due')}</dt><dd>{dating
-        ? <DatePicker autoFocus open showTime={{ format: 'HH:mm', minuteStep: 15 }} size="small" aria-label={t('brief.due')} format="ddd D MMM YYYY, HH:mm" value={due ? dayjs(due) : dayjs().add(1, 'day').hour(16).minute(0)} onOpenChange={(open) => { if (!open) setDating(false) }} onChange={(value) => { setDating(false); change({ due_at: value?.toISOString() ?? null }) }} />
+        ? <DueDate due={due} label={t('brief.due')} onClose={() => setDating(false)} onChange={(due_at) => { setDating(false); change({ due_at }) }} />
         : <button type="button" className={`in-place ${due ? '' : 'blank'}`} aria-label={`${t('brief.due')}: ${dueText ?? t('brief.setDate')}`} onClick={() => setDating(true)}>{dueText ?? t('brief.setDate')}</button>}</dd></div>
       <div><dt>{t('brief.subject')}</dt><dd><TextInPlace label={t('brief.subject')} blank={t('brief.write')} value={project.subject} onChange={(subject) => change({ subject })} /></dd></div>
     </dl>
   )
+}
+
+function DueDate({ due, label, onClose, onChange }: { due: string | null; label: string; onClose: () => void; onChange: (due: string | null) => void }) {
+  const settled = useSettled()
+  return <DatePicker autoFocus open={settled} showTime={{ format: 'HH:mm', minuteStep: 15 }} size="small" aria-label={label} format="ddd D MMM YYYY, HH:mm" value={due ? dayjs(due) : dayjs().add(1, 'day').hour(16).minute(0)} onOpenChange={(open) => { if (!open && settled) onClose() }} onChange={(value) => onChange(value?.toISOString() ?? null)} />
 }
 
 // The memories of the project: order, when each learns, points off.

@@ -1,6 +1,6 @@
 // Small pieces that several views draw with.
 import { Input, Popover, Select } from 'antd'
-import { useState, type ReactNode } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { number } from './i18n'
 import { shown } from './keys'
@@ -56,6 +56,13 @@ export function TextInPlace({ value, blank, label, onChange, className = '' }: {
   return <Input autoFocus size="small" aria-label={label} value={draft} onChange={(event) => setDraft(event.target.value)} onBlur={() => close(true)} onKeyDown={(event) => { if (event.key === 'Enter') close(true); if (event.key === 'Escape') { event.stopPropagation(); close(false) } }} />
 }
 
+// False at first and true in the next frame: what floats finds its place only once what it hangs on stands.
+export function useSettled(): boolean {
+  const [settled, setSettled] = useState(false)
+  useEffect(() => { const frame = requestAnimationFrame(() => setSettled(true)); return () => cancelAnimationFrame(frame) }, [])
+  return settled
+}
+
 export interface Option { value: string; label: string; search?: string }
 
 // A choice that looks like text; opens a list that is searched by typing.
@@ -64,13 +71,19 @@ export function ChoiceInPlace({ value, options, blank, label, onChange, onAdd, a
   const [typed, setTyped] = useState('')
   const current = options.find((option) => option.value === value)
   if (!open) return <button type="button" className={`in-place ${current || value ? '' : 'blank'}`} aria-label={`${label}: ${current?.label ?? value ?? blank}`} onClick={() => setOpen(true)}>{current?.label ?? value ?? blank}</button>
-  const ADD = '\u0000add'
-  const list: Option[] = onAdd && typed.trim() && !options.some((option) => option.label.toLowerCase() === typed.trim().toLowerCase()) ? [...options, { value: ADD, label: addLabel?.(typed.trim()) ?? typed, search: typed.toLowerCase() }] : options
   const close = () => { setOpen(false); setTyped('') }
+  const list: Option[] = onAdd && typed.trim() && !options.some((option) => option.label.toLowerCase() === typed.trim().toLowerCase()) ? [...options, { value: ADD, label: addLabel?.(typed.trim()) ?? typed, search: typed.toLowerCase() }] : options
+  return <Chooser {...{ value, list, blank, label, close, setTyped }} onChoose={(chosen) => { close(); if (chosen === ADD) onAdd?.(typed.trim()); else if (chosen) onChange(chosen) }} />
+}
+
+const ADD = '\u0000add'
+
+function Chooser({ value, list, blank, label, close, setTyped, onChoose }: { value: string | null; list: Option[]; blank: string; label: string; close: () => void; setTyped: (text: string) => void; onChoose: (value: string | null) => void }) {
+  const settled = useSettled()
   return (
-    <Select autoFocus defaultOpen size="small" style={{ width: '100%' }} aria-label={label} value={value} placeholder={blank} options={list}
+    <Select autoFocus open={settled} size="small" style={{ width: '100%' }} aria-label={label} value={value} placeholder={blank} options={list} onBlur={close}
       showSearch={{ filterOption: (input, option) => ((option as Option | undefined)?.search ?? String(option?.label ?? '').toLowerCase()).includes(input.toLowerCase()), onSearch: setTyped }}
-      onChange={(chosen) => { close(); if (chosen === ADD) onAdd?.(typed.trim()); else if (chosen) onChange(chosen) }} onOpenChange={(shownNow) => { if (!shownNow) close() }} />
+      onKeyDown={(event) => { if (event.key === 'Escape') { event.stopPropagation(); close() } }} onChange={onChoose} onOpenChange={(shownNow) => { if (!shownNow && settled) close() }} />
   )
 }
 

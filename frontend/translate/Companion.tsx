@@ -22,8 +22,8 @@ export function Companion({ store, revision, open, document, onOpen, onRestore, 
   const [view, setView] = useState<View>('page')
   return (
     <aside className="companion" aria-label={t('companion.label')}>
-      <div role="tablist" aria-label={t('companion.label')}>
-        {VIEWS.map((name) => <button key={name} type="button" role="tab" id={`tab-${name}`} aria-controls="companion-panel" aria-selected={view === name} onClick={() => setView(name)}>{t(`companion.${name}`)}</button>)}
+      <div className="tabs">
+        <div role="tablist" aria-label={t('companion.label')}>{VIEWS.map((name) => <button key={name} type="button" role="tab" id={`tab-${name}`} aria-controls="companion-panel" aria-selected={view === name} onClick={() => setView(name)}>{t(`companion.${name}`)}</button>)}</div>
         <button type="button" className="fold" aria-label={t('companion.fold')} title={`${t('companion.fold')} ${shown(KEYS.companion)}`} onClick={onFold}>→</button>
       </div>
       <div className="panel" role="tabpanel" id="companion-panel" aria-labelledby={`tab-${view}`} tabIndex={0}>

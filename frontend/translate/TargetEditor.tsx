@@ -1,6 +1,6 @@
 // The target being written: a line of text with inline codes as atoms that typing cannot break.
 import { baseKeymap } from 'prosemirror-commands'
-import { history, redo, undo } from 'prosemirror-history'
+import { closeHistory, history, redo, undo } from 'prosemirror-history'
 import { keymap } from 'prosemirror-keymap'
 import { Fragment, Schema, Slice, type Node } from 'prosemirror-model'
 import { EditorState, TextSelection } from 'prosemirror-state'
@@ -78,7 +78,7 @@ export function TargetEditor({ value, source, codes, label, empty, dir, lang, on
     replace: (text) => {
       const editor = view.current
       if (!editor) return
-      const change = editor.state.tr.replaceWith(0, editor.state.doc.content.size, nodes(text, codes))
+      const change = closeHistory(editor.state.tr).replaceWith(0, editor.state.doc.content.size, nodes(text, codes))
       editor.dispatch(change.setSelection(TextSelection.atEnd(change.doc)))
       editor.focus()
     },
@@ -96,7 +96,7 @@ function insertMissing(editor: EditorView, source: string, codes: Code[]) {
   const node = (part: Part) => nodes(written(part), codes)[0]
   const { from, to, empty } = editor.state.selection
   const pair = !empty && missing.find((part) => part.kind === 'open' && missing.some((other) => other.kind === 'close' && other.id === part.id))
-  let change = editor.state.tr
+  let change = closeHistory(editor.state.tr)
   if (pair) change = change.insert(to, node({ id: pair.id, kind: 'close' })).insert(from, node(pair))
   else if (missing.length) change = change.insert(to, node(missing[0])).setSelection(TextSelection.create(change.doc, to + 1))
   else return

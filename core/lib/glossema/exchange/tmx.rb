@@ -42,6 +42,9 @@ module Glossema
         counts
       rescue Nokogiri::XML::SyntaxError => e
         raise Refused.new("damaged", "#{name} is damaged at line #{e.line}: #{e.message.strip[0, 100]}.")
+      rescue RuntimeError
+        # The reader's word for a file that ends in the middle of a unit already taken up.
+        raise Refused.new("damaged", "#{name} is damaged at line #{bytes.count("\n") + 1}: it ends in the middle.")
       end
 
       def unit(pair, source_lang, target_lang)

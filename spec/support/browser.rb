@@ -1,0 +1,84 @@
+# A real browser on the real interface. Jobs run in threads of the same process, on a database that is emptied after each.
+require "capybara/rspec"
+require "selenium-webdriver"
+require "tmpdir"
+
+Selenium::WebDriver::Chrome::Service.driver_path = "/usr/bin/chromedriver"
+Capybara.register_driver(:chromium) do |app|
+  options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
+  %w[--headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --window-size=1280,800 --force-prefers-reduced-motion]
+    .each { |argument| options.add_argument(argument) }
+  options.add_argument("--user-data-dir=#{Dir.mktmpdir}")
+  options.add_preference("download.default_directory", Browsing::DOWNLOADS)
+  Capybara::Selenium::Driver.new(app, browser: :chrome, options: options)
+end
+Capybara.server = :puma, { Silent: true }
+Capybara.default_max_wait_time = 8
+Capybara.enable_aria_label = true
+
+module Browsing
+  DOWNLOADS = Dir.mktmpdir("downloads")
+  TABLES = %w[delivered_files deliveries versions segments documents attachments_of_memories memory_postings memory_units memories projects clients users active_storage_attachments active_storage_blobs].freeze
+
+  def sign_in(user)
+    visit "/"
+    fill_in "Mail address", with: user.email
+    fill_in "Password", with: "cargo-bicycle"
+    click_button "Sign in"
+    expect(page).to have_css(".today h1")
+  end
+
+  # Keys as a person presses them, with the modifiers held, and no faster than a fast hand.
+  def press(*keys)
+    sleep 0.04
+    action = page.driver.browser.action
+    *held, last = keys
+    held.each { |key| action.key_down(key) }
+    action.send_keys(last)
+    held.reverse_each { |key| action.key_up(key) }
+    action.perform
+  end
+
+  def type(text) = page.driver.browser.action.send_keys(text).perform
+  def card = find(".card")
+  def editor = find(".card [role=textbox]")
+  def on_disk(segment) = Segment.uncached { Segment.find(segment.id) }
+
+  def eventually(seconds = 8)
+    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
+    begin
+      yield
+    rescue RSpec::Expectations::ExpectationNotMetError
+      raise if Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
+
+      sleep 0.1
+      retry
+    end
+  end
+
+  def network(offline:)
+    page.driver.browser.network_conditions = { offline: offline, latency: 0, throughput: -1 }
+  end
+
+  # What axe finds wrong with the page as it is.
+  def faults
+    page.execute_script(File.read(Rails.root.join("node_modules/axe-core/axe.min.js"))) unless page.evaluate_script("typeof window.axe === 'object'")
+    result = page.evaluate_async_script("const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] }).then(done)")
+    result["violations"].map { |fault| [fault["id"], fault["nodes"].first(3).map { |node| "#{node['target'].join(' ')}: #{node['failureSummary'].lines[1].to_s.strip}" }] }
+  end
+end
+
+RSpec.configure do |config|
+  config.include Browsing, type: :system
+  config.prepend_before(:each, type: :system) { self.class.use_transactional_tests = false }
+  config.before(:each, type: :system) do
+    driven_by(:chromium)
+    ActiveJob::Base.queue_adapter = ActiveJob::QueueAdapters::AsyncAdapter.new(min_threads: 1, max_threads: 2)
+  end
+  config.after(:each, type: :system) do
+    page.driver.browser.delete_network_conditions
+    Capybara.reset_sessions!
+    ActiveJob::Base.queue_adapter.shutdown(wait: true) if ActiveJob::Base.queue_adapter.respond_to?(:shutdown)
+    Browsing::TABLES.each { |table| ActiveRecord::Base.connection.execute("DELETE FROM #{table}") }
+  end
+end

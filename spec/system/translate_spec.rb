@@ -1,0 +1,75 @@
+# Translate: codes that typing cannot break, keys, the palette, long texts.
+RSpec.describe "Translate" do
+  let(:user) { make_user }
+
+  def open_project(project)
+    sign_in(user)
+    visit "/projects/#{project.id}/translate"
+    expect(page).to have_css(".card")
+  end
+
+  it "puts codes in by key, keeps them whole, and undoes and redoes" do
+    project = make_project(user)
+    open_project(project)
+    type("Fino a ")
+    press(:alt, ".")
+    type("80 kg")
+    press(:alt, ".")
+    expect(editor).to have_css(".token", count: 2)
+    eventually { expect(project.segments.first.target).to eq("Fino a {1}80 kg{/1}") }
+    press(:control, "z")
+    expect(editor).to have_css(".token", count: 1)
+    press(:control, :shift, "z")
+    expect(editor).to have_css(".token", count: 2)
+    press(:backspace)
+    eventually { expect(project.segments.first.reload.target).to eq("Fino a {1}80 kg") }
+    expect(card).to have_css(".foot", text: "still to come")
+    press(:control, :enter)
+    expect(page).to have_css("[role=status]", text: "{/1} missing; finished all the same")
+  end
+
+  it "goes where she wants by key and palette, marks, filters and folds" do
+    project = make_project(user)
+    open_project(project)
+    press(:alt, :page_down)
+    expect(card).to have_css(".gutter", text: "2")
+    press(:alt, "m")
+    expect(card).to have_css(".foot", text: "marked to come back to")
+    press(:escape)
+    expect(page).to have_no_css(".card")
+    press(:control, "k")
+    type("next unfin")
+    press(:enter)
+    expect(page).to have_css(".card")
+    click_button "Which segments are shown: everything"
+    click_button "what to come back to"
+    expect(page).to have_css(".pair, .card", count: 1)
+    press(:alt, "p")
+    expect(page).to have_no_css(".companion")
+    eventually { expect(project.segments.find_by(position: 2).marked).to be(true) }
+  end
+
+  it "opens and goes through 5,000 segments without waiting" do
+    rows = Array.new(5000) { |n| "Sentence number #{n} says something of its own about part #{n * 7}." }
+    project = make_project(user, rows.join("\n"), name: "long.txt")
+    open_project(project)
+    expect(page).to have_css(".column-head", text: "5,000 segments")
+    expect(page.all(".row").size).to be < 80
+    find(".strip canvas").click
+    expect(page).to have_css(".card .gutter", text: /\A\d{3,4}/)
+    number = card.find(".gutter").text.to_i
+    type("Una frase.")
+    press(:control, :enter)
+    expect(card).to have_css(".gutter", text: (number + 1).to_s)
+    # The frame in which the key is handled is the frame in which the next segment can be typed in.
+    lag = page.evaluate_async_script(<<~JS)
+      const done = arguments[0]
+      const before = document.querySelector('.card .gutter').textContent
+      window.dispatchEvent(new KeyboardEvent('keydown', { code: 'PageDown', key: 'PageDown', altKey: true }))
+      let frames = 0
+      const look = () => { frames += 1; document.querySelector('.card .gutter')?.textContent !== before || frames > 30 ? done(frames) : requestAnimationFrame(look) }
+      requestAnimationFrame(look)
+    JS
+    expect(lag).to be <= 3
+  end
+end
