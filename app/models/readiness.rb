@@ -23,6 +23,6 @@ class Readiness
   end
 
   def broken_codes
-    @broken_codes ||= scope.where.not(target: "").where("segments.codes <> '[]'").select { |segment| segment.codes_lost.any? }.map(&:id)
+    @broken_codes ||= scope.where.not(target: "").where("segments.codes <> '[]'").includes(:document).select { |segment| segment.codes_lost.any? }.map(&:id)
   end
 end

@@ -26,6 +26,13 @@ RSpec.describe Glossema::Matching do
     end
   end
 
+  it "gives nothing below a floor, and the same above it" do
+    one, other = Glossema::Content.text("Pull each strap tight."), Glossema::Content.text("Pull both straps very tight now.")
+    full = described_class::Score.compare(one, other)
+    expect(described_class::Score.compare(one, other, floor: full.score)).to eq(full)
+    expect(described_class::Score.compare(one, Glossema::Content.text("Something else altogether, far away."), floor: 70)).to be_nil
+  end
+
   it "says what differs and where" do
     differences = score("The rear deck carries up to 80 kg.", "The deck carries 60 kg.").differences
     expect(differences.map { |difference| [difference.op, difference.source, difference.memory] })

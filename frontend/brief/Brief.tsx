@@ -6,7 +6,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useNavigate, useParams } from 'react-router'
 import { api } from '../shared/api'
-import { Failure, Frame } from '../shared/Frame'
+import { Failure, Frame, Waiting } from '../shared/Frame'
 import { daysUntil, longDate, number, pace, time, weekday } from '../shared/i18n'
 import { languageName, languageOptions } from '../shared/languages'
 import { useProjectNews } from '../shared/live'
@@ -34,7 +34,7 @@ export function Brief() {
     } else void cache.invalidateQueries({ queryKey: ['project', id] })
   })
   const project = query.data
-  if (!project) return <Frame>{query.error ? <Failure error={query.error} again={() => void query.refetch()} /> : null}</Frame>
+  if (!project) return <Frame>{query.error ? <Failure error={query.error} again={() => void query.refetch()} /> : <Waiting />}</Frame>
 
   const attempt = (work: Promise<unknown>) => void work.then(() => query.refetch()).catch((error: Error) => message.error(error.message === 'offline' ? t('app.offline') : error.message))
   const change = (fields: Record<string, unknown>) => attempt(api.patch<Project>(`/projects/${id}`, fields))

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { api } from '../shared/api'
-import { Failure, Frame } from '../shared/Frame'
+import { Failure, Frame, Waiting } from '../shared/Frame'
 import { fullDate, number, time } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import type { Delivery, Project, Readiness } from '../shared/types'
@@ -19,7 +19,7 @@ export function Deliver() {
   const readiness = useQuery({ queryKey: ['readiness', id], queryFn: () => api.get<Readiness>(`/projects/${id}/readiness`), refetchOnMount: 'always' })
   const deliveries = useQuery({ queryKey: ['deliveries', id], queryFn: () => api.get<Delivery[]>(`/projects/${id}/deliveries`), refetchOnMount: 'always' })
   const error = project.error ?? readiness.error
-  if (!project.data || !readiness.data) return <Frame project={project.data}>{error ? <Failure error={error} again={() => { void project.refetch(); void readiness.refetch() }} /> : null}</Frame>
+  if (!project.data || !readiness.data) return <Frame project={project.data}>{error ? <Failure error={error} again={() => { void project.refetch(); void readiness.refetch() }} /> : <Waiting />}</Frame>
 
   const make = () => {
     setMaking(true)

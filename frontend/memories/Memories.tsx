@@ -4,7 +4,7 @@ import { App, Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
-import { Failure, Frame } from '../shared/Frame'
+import { Failure, Frame, Waiting } from '../shared/Frame'
 import { fullDate, number } from '../shared/i18n'
 import { languageName, languageOptions } from '../shared/languages'
 import { ChoiceInPlace } from '../shared/parts'
@@ -24,7 +24,7 @@ export function Memories() {
   const remove = (memory: Memory) => void modal.confirm({ title: t('memories.removeAsk', { name: memory.name, units: number(memory.units) }), icon: null, okText: t('memories.remove'), okButtonProps: { danger: true }, cancelText: t('memories.cancel'), onOk: () => attempt(api.delete(`/memories/${memory.id}`)) })
   return (
     <Frame>
-      {memories.error && !memories.data ? <Failure error={memories.error} again={() => void memories.refetch()} /> : memories.data && (
+      {memories.error && !memories.data ? <Failure error={memories.error} again={() => void memories.refetch()} /> : !memories.data ? <Waiting /> : (
         <div className="sheet-view">
           <h1>{t('memories.title')}</h1>
           <p className="quiet">{memories.data.length ? t('memories.lead') : t('memories.empty')}</p>

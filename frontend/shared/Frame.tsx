@@ -63,6 +63,12 @@ function dueText(iso: string) {
   return `${days >= 0 && days < 7 ? weekday(iso) : longDate(iso)}, ${time(iso)}`
 }
 
+// Shown only when waiting takes long enough to be noticed.
+export function Waiting() {
+  const { t } = useTranslation()
+  return <div className="notice late" role="status">{t('app.loading')}</div>
+}
+
 export function Failure({ error, again }: { error: unknown; again?: () => void }) {
   const { t } = useTranslation()
   const message = error instanceof Error && error.message !== 'offline' ? error.message : t('app.offline')

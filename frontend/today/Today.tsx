@@ -4,7 +4,7 @@ import { App, Button } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate } from 'react-router'
 import { api } from '../shared/api'
-import { Failure, Frame } from '../shared/Frame'
+import { Failure, Frame, Waiting } from '../shared/Frame'
 import { daysUntil, longDate, number, pace, shortDate, time, weekday } from '../shared/i18n'
 import { DropFiles, StateBar } from '../shared/parts'
 import type { Agenda, AgendaRow } from '../shared/types'
@@ -19,7 +19,7 @@ export function Today() {
   const data = agenda.data
   return (
     <Frame>
-      {agenda.error && !data ? <Failure error={agenda.error} again={() => void agenda.refetch()} /> : data && (
+      {agenda.error && !data ? <Failure error={agenda.error} again={() => void agenda.refetch()} /> : !data ? <Waiting /> : (
         <div className="today" onDragOver={(event) => event.preventDefault()} onDrop={(event) => { event.preventDefault(); drop([...event.dataTransfer.files]) }}>
           <section>
             <h1>{longDate(new Date().toISOString())}</h1>

@@ -7,7 +7,7 @@ import { useTranslation } from 'react-i18next'
 import { useLocation, useNavigate, useParams } from 'react-router'
 import { api } from '../shared/api'
 import { commands } from '../shared/commands'
-import { Failure, Frame } from '../shared/Frame'
+import { Failure, Frame, Waiting } from '../shared/Frame'
 import { number } from '../shared/i18n'
 import { KEYS, matches, proposalKey, type Command } from '../shared/keys'
 import { direction } from '../shared/languages'
@@ -22,15 +22,16 @@ import { Written } from './Written'
 
 type Listing = { documents: { id: number; name: string }[]; segments: Segment[] }
 const AHEAD = 3
+// How long, in ms, late measurements may still move the text under an opened segment.
+const SETTLE = 900
 
 export function Translate() {
   const id = Number(useParams().id)
-  const { t } = useTranslation()
   const project = useQuery({ queryKey: ['project', id], queryFn: () => api.get<Project>(`/projects/${id}`) })
   const listing = useQuery({ queryKey: ['segments', id], queryFn: () => api.get<Listing>(`/projects/${id}/segments`), staleTime: Infinity, gcTime: 0, refetchOnReconnect: false })
   const error = project.error ?? listing.error
   if (project.data && listing.data) return <Text key={id} project={project.data} listing={listing.data} />
-  return <Frame project={project.data}>{error ? <Failure error={error} again={() => { void project.refetch(); void listing.refetch() }} /> : <div className="notice">{t('translate.loading')}</div>}</Frame>
+  return <Frame project={project.data}>{error ? <Failure error={error} again={() => { void project.refetch(); void listing.refetch() }} /> : <Waiting />}</Frame>
 }
 
 function Text({ project, listing }: { project: Project; listing: Listing }) {
@@ -95,29 +96,34 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     window.history.replaceState(null, '', `#${order[index]}`)
   }, [order, rows])
 
-  // The column never jumps: the card's top is put where it was meant to be before anything is painted.
+  // The column never jumps: until things have settled, or a hand scrolls, the card's top is kept where it was meant to be.
   useLayoutEffect(() => {
-    if (anchor.current === null || openAt < 0) return
     const element = scroll.current
-    const place = () => {
-      const row = element?.querySelector<HTMLElement>(`[data-index="${openAt}"]`)
-      if (!element || !row || anchor.current === null) return false
-      element.scrollTop += row.getBoundingClientRect().top - element.getBoundingClientRect().top - anchor.current
-      return true
+    if (anchor.current === null || openAt < 0 || !element) return
+    const top = anchor.current
+    const until = performance.now() + SETTLE
+    let frame = 0
+    const keep = () => {
+      const row = element.querySelector<HTMLElement>(`[data-index="${openAt}"]`)
+      const off = row ? row.getBoundingClientRect().top - element.getBoundingClientRect().top - top : 0
+      if (Math.abs(off) > 0.5) element.scrollTop += off
+      if (performance.now() < until) frame = requestAnimationFrame(keep)
     }
-    let tries = 0
-    const settle = () => { tries += 1; if (place() && tries > 2) { anchor.current = null; return } if (tries < 12) requestAnimationFrame(settle); else anchor.current = null }
-    settle()
+    const stop = () => cancelAnimationFrame(frame)
+    keep()
+    element.addEventListener('wheel', stop, { passive: true })
+    element.addEventListener('pointerdown', stop)
+    return () => { stop(); element.removeEventListener('wheel', stop); element.removeEventListener('pointerdown', stop) }
   }, [openAt, open])
 
   useEffect(() => {
     const wanted = Number(hash.slice(1)) || project.last_segment_id
     const index = wanted ? order.indexOf(wanted) : order.findIndex((one) => isUnfinished(store.byId.get(one)!))
     openSegmentAt(Math.max(index, 0), 150)
-    void api.patch(`/projects/${project.id}`, { opened: true })
-    // Only when the text is opened.
+    // Only when the text is opened, or a link leads to another segment of it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [store])
+  }, [store, hash])
+  useEffect(() => { void api.patch(`/projects/${project.id}`, { opened: true }) }, [project.id])
 
   // Proposals for what comes next are there before it is opened.
   useEffect(() => {

@@ -19,12 +19,14 @@ module Proposing
     propose_memories if attachments.empty? || proposed["memories"] == attachments.map(&:memory_id)
   end
 
-  # The next free reference by the user's pattern: {client} {yyyy} {yy} {mm} {nn}.
+  # The next reference by the user's pattern of {client} {yyyy} {yy} {mm} {nn}: one more than the highest so far.
   def next_reference
     pattern = user.reference_pattern
     filled = pattern.gsub("{client}", client&.code || "PRJ").gsub("{yyyy}", Time.current.year.to_s).gsub("{yy}", Time.current.strftime("%y")).gsub("{mm}", Time.current.strftime("%m"))
-    taken = user.projects.where.not(id: id).pluck(:reference)
-    (1..).lazy.map { |number| filled.gsub("{nn}", format("%02d", number)).then { |text| text == filled && number > 1 ? "#{text}-#{number}" : text } }.find { |text| !taken.include?(text) }
+    filled += "-{nn}" unless filled.include?("{nn}")
+    shape = /\A#{Regexp.escape(filled).sub(Regexp.escape("{nn}"), '(\d+)')}\z/
+    last = user.projects.where.not(id: id).pluck(:reference).filter_map { |reference| reference.to_s[shape, 1]&.to_i }.max.to_i
+    filled.sub("{nn}", format("%02d", last + 1))
   end
 
   # The latest begun project for the same client and source language.
@@ -38,14 +40,23 @@ module Proposing
 
   def proposal_fields
     ready = documents.select(&:ready?)
-    self.source_lang ||= ready.filter_map(&:source_lang).tally.max_by(&:last)&.first
     self.client_id ||= seen_client(ready)&.id
+    found = ready.filter_map(&:source_lang).tally.max_by(&:last)&.first
+    self.source_lang ||= regional(found)
     words = ready.sum { |document| document.facts["words"].to_i }
     { "name" => ready.first && File.basename(ready.first.name, ".*").tr("_-", " ").squish.upcase_first,
       "client_id" => seen_client(ready)&.id || earlier&.client_id,
-      "source_lang" => ready.filter_map(&:source_lang).tally.max_by(&:last)&.first || earlier&.source_lang,
+      "source_lang" => regional(found) || earlier&.source_lang,
       "target_lang" => earlier&.target_lang, "subject" => earlier&.subject.presence, "reference" => next_reference,
       "due_at" => words.positive? ? working_day((words / WORDS_A_DAY.to_f).ceil + 1) : nil }
+  end
+
+  # A language found without its region is taken in the region she had it in before.
+  def regional(tag)
+    return tag if tag.nil? || tag.include?("-")
+
+    scope = user.projects.begun.where("source_lang LIKE ?", "#{tag}-%").order(begun_at: :desc)
+    (scope.find_by(client_id: client_id) || scope.first)&.source_lang || tag
   end
 
   # The client whose name stands in most of the files.

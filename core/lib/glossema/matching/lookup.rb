@@ -27,7 +27,7 @@ module Glossema
       def matches(query, threshold: 50, limit: 8)
         units = Score.units(query.content)
         found = @memories.flat_map do |memory|
-          memory.candidates(units, content: query.content, floor: threshold, limit: 30).filter_map { |candidate| match(query, candidate, memory) }
+          memory.candidates(units, content: query.content, floor: threshold, limit: 30).filter_map { |candidate| match(query, units, candidate, memory, threshold) }
         end
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
         found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
@@ -35,8 +35,8 @@ module Glossema
 
       private
 
-      def match(query, candidate, memory)
-        comparison = Score.compare(query.content, candidate.source)
+      def match(query, units, candidate, memory, threshold)
+        comparison = Score.compare(query.content, candidate.source, floor: threshold, units_of_a: units) or return nil
         exact = comparison.score == 100
         kind = exact ? (in_context?(query, candidate) ? "context" : "exact") : "fuzzy"
         penalties = penalties(query, candidate, memory)

@@ -32,14 +32,15 @@ module Glossema
       end
 
       # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
+      # floor: when the score is sure to be lower, nil is given instead, sooner.
       #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), never below 0, at most 99 unless text and codes are the same
-      def compare(a, b)
-        left, right = unit_list(a), unit_list(b)
+      def compare(a, b, floor: 0, units_of_a: nil)
+        left, right = units_of_a || unit_list(a), unit_list(b)
         total = [weight(left), weight(right)].max
-        table = distances(left, right)
+        table = distances(left, right, (total * (100 - floor) / 100.0) + 1e-6) or return nil
         distance = table[left.size][right.size]
         score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor
-        score = score.clamp(0, same?(a, b, left, right) ? 100 : 99)
+        score = score.clamp(0, score < 99 || !same?(a, b, left, right) ? 99 : 100)
         Comparison.new(score: score, distance: distance.round(6), differences: trace(table, left, right))
       end
 
@@ -60,14 +61,24 @@ module Glossema
       def replacement(one, other)
         return 0.0 if one.kind == other.kind && one.text == other.text
 
-        larger = [one.weight, other.weight].max
-        return larger unless one.kind == :word && other.kind == :word
+        return one.weight > other.weight ? one.weight : other.weight unless one.kind == :word && other.kind == :word
 
-        larger * (1 - similarity(one.text, other.text))
+        1.0 - similarity(one.text, other.text)
       end
+
+      # The same few words meet again and again in a lookup, so what was found is kept for a while.
+      REMEMBERED = 20_000
 
       # 0.9 for the same word in another case; else the share of equal letters where it is at least 0.6.
       def similarity(one, other)
+        memo = Thread.current[:glossema_similarity] ||= {}
+        memo.clear if memo.size > REMEMBERED
+        row = memo[one] ||= {}
+        row.clear if row.size > REMEMBERED
+        row[other] ||= measure(one, other)
+      end
+
+      def measure(one, other)
         return 0.9 if one.downcase == other.downcase
 
         longer = [one.length, other.length].max
@@ -76,6 +87,7 @@ module Glossema
         share = 1 - (DamerauLevenshtein.distance(one, other, 0).to_f / longer)
         share >= 0.6 ? share : 0.0
       end
+      private_class_method :measure
 
       def unit_list(value) = value.is_a?(Content) ? units(value) : value
       private_class_method :unit_list
@@ -95,20 +107,27 @@ module Glossema
       end
       private_class_method :merge
 
-      def distances(left, right)
-        table = [Array.new(right.size + 1, 0.0)]
-        right.each_with_index { |unit, j| table[0][j + 1] = table[0][j] + unit.weight }
-        left.each_with_index do |one, i|
-          above = table[i]
-          row = [above[0] + one.weight]
-          right.each_with_index do |other, j|
+      # The rows of the edit distance; nil as soon as no way through stays within the limit.
+      def distances(left, right, limit)
+        first = [0.0]
+        right.each { |unit| first << (first.last + unit.weight) }
+        table = [first]
+        left.each do |one|
+          above, weight, j = table.last, one.weight, 0
+          least = last = above[0] + weight
+          row = [last]
+          right.each do |other|
             best = above[j] + replacement(one, other)
-            deleted = above[j + 1] + one.weight
-            inserted = row[j] + other.weight
+            j += 1
+            deleted = above[j] + weight
             best = deleted if deleted < best
+            inserted = last + other.weight
             best = inserted if inserted < best
-            row << best
+            least = best if best < least
+            row << (last = best)
           end
+          return nil if least > limit
+
           table << row
         end
         table
