@@ -132,24 +132,21 @@ module Glossema
       Content.new(joined(out))
     end
 
+    # Looks that show on white space too; others do not tell a blank in them from one beside them.
+    SHOWS_ON_SPACE = /(?:\A|\|)(?:u|strike|dstrike|highlight|shd|bdr):/
+
     # What a reader would see, for comparing two contents whose codes were made independently: a list of
     # [text or code fingerprint, look, containers]. `base` is the look outside every code.
     def flat(base = nil)
       stack, out = [], []
       items.each do |item|
-        if item.is_a?(Code) && !item.alone?
-          item.open? ? stack.push(item) : stack.slice!((stack.rindex { |open| open.key == item.key } || stack.size)..)
-          next
-        end
-        next if item.is_a?(Code) && item.anchor?
-
-        piece = item.is_a?(String) ? item : "\u0000#{item.type}:#{item.wrap || item.display}"
-        look = item.is_a?(String) ? (stack.reverse.find(&:style)&.style || base) : nil
-        wraps = stack.filter_map(&:wrap)
-        if item.is_a?(String) && out.last && !out.last[0].start_with?("\u0000") && out.last[1..] == [look, wraps]
-          out.last[0] += piece
+        if item.is_a?(String)
+          look = stack.reverse.find(&:style)&.style || base
+          item.split(/([[:space:]]+)/).each { |piece| lay(out, piece, look, stack.filter_map(&:wrap)) }
+        elsif item.alone?
+          out << ["\u0000#{item.type}:#{item.wrap || item.display}", nil, stack.filter_map(&:wrap)] unless item.anchor?
         else
-          out << [piece.dup, look, wraps]
+          item.open? ? stack.push(item) : stack.slice!((stack.rindex { |open| open.key == item.key } || stack.size)..)
         end
       end
       out
@@ -169,6 +166,17 @@ module Glossema
     end
 
     private
+
+    # Adds a word or blank to the flat list, joined to the last where it shows the same.
+    def lay(out, piece, look, wraps)
+      return if piece.empty?
+
+      look = nil if piece.match?(/\A[[:space:]]/) && !look.to_s.match?(SHOWS_ON_SPACE)
+      last = out.last
+      return last[0] += piece if last && !last[0].start_with?("\u0000") && last[1..] == [look, wraps]
+
+      out << [piece.dup, look, wraps]
+    end
 
     def joined(list)
       loop do

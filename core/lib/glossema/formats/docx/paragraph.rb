@@ -338,7 +338,7 @@ module Glossema
               else
                 close.call
                 unless same || entry.text.empty?
-                  open_shows = shows_on_space?(entry)
+                  open_shows = shows_on_space?(entry) || (base ? shows_on_space?(base) : false)
                   lead = open_shows ? "" : entry.text[/\A[[:space:]]*/]
                   items << lead << (open = format_code(entry, base))
                 end
