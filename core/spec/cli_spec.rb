@@ -26,7 +26,7 @@ RSpec.describe "bin/glossema" do
 
   it "runs as a program of its own" do
     out, err, status = Bundler.with_unbundled_env { Open3.capture3(command, "segment", "--lang", "it", "--plain", stdin_data: "Sì. È così.") }
-    expect([out, err, status.exitstatus]).to eq(["Sì.\nÈ così.\n", "", 0])
+    expect([out.force_encoding("UTF-8"), err, status.exitstatus]).to eq(["Sì.\nÈ così.\n", "", 0])
   end
 
   it "answers no when codes were lost, and refuses codes that do not exist" do

@@ -41,7 +41,7 @@ module Glossema
         raise Refused.new("rules-broken", "The rules are not well-formed XML: #{e.message}.")
       end
 
-      def self.default = @default ||= new(File.read(DEFAULT))
+      def self.default = @default ||= new(File.read(DEFAULT, encoding: "UTF-8"))
 
       # The rules for a language tag in the order they are tried.
       def rules_for(language)
