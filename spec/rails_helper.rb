@@ -18,4 +18,5 @@ RSpec.configure do |config|
   config.before { Rails.cache.clear }
   config.include Making
   config.include ActiveJob::TestHelper
+  config.include ActiveSupport::Testing::TimeHelpers
 end

@@ -5,7 +5,8 @@ RSpec.describe Glossema::Content do
      Glossema::Code.new(id: 3, kind: :open, key: "f2", type: "format", style: "i:on")]
   end
 
-  ["plain", "a {1}bold{/1} word{2/}", "{1}{3}deep{/3}{/1}", "literal \\{braces} and \\\\ slash", "", "{1}a{/1}{1}b{/1}"].each do |written|
+  ["plain", "a {1}bold{/1} word{2/}", "{1}{3}deep{/3}{/1}", "literal \\{braces} and \\\\ slash", "",
+   "{1}a{/1}{1}b{/1}"].each do |written|
     it "reads and writes #{written.inspect}" do
       expect(described_class.parse(written, codes).written).to eq(written)
     end
@@ -20,7 +21,8 @@ RSpec.describe Glossema::Content do
     expect { described_class.parse("a {1/}", codes) }.to raise_error(Glossema::Refused)
   end
 
-  { "{1}never closed" => "{1}never closed{/1}", "stray{/1} end" => "stray end", "{1}a{3}b{/1}c{/3}" => "{1}a{3}b{/3}{/1}{3}c{/3}", "x{1}{/1}y" => "xy", "{1}a{/1}{1}b{/1}" => "{1}ab{/1}" }.each do |given, made|
+  { "{1}never closed" => "{1}never closed{/1}", "stray{/1} end" => "stray end",
+    "{1}a{3}b{/1}c{/3}" => "{1}a{3}b{/3}{/1}{3}c{/3}", "x{1}{/1}y" => "xy", "{1}a{/1}{1}b{/1}" => "{1}ab{/1}" }.each do |given, made|
     it "makes #{given} well formed" do
       expect(described_class.parse(given, codes).well_formed.written).to eq(made)
     end

@@ -15,10 +15,13 @@ RSpec.describe Glossema::Counting do
 
   it "splits by band, repetitions inside, and adds up" do
     match = ->(kind, score) { Glossema::Matching::Match.new(kind: kind, score: score) }
-    segments = [["one two", nil], ["one two", nil], ["three", match["exact", 100]], ["four", match["context", 100]], ["five", match["fuzzy", 87]], ["five", match["fuzzy", 87]]]
+    segments = [["one two", nil], ["one two", nil], ["three", match["exact", 100]], ["four", match["context", 100]],
+                ["five", match["fuzzy", 87]], ["five", match["fuzzy", 87]]]
     bands = described_class::Bands.assign(segments.map { |text, found| [Glossema::Content.text(text), found] })
     expect(bands).to eq(%w[new repetition exact context 85-94 repetition])
-    sum = described_class::Bands.sum(bands.zip(segments.map { |text, _| described_class::Count.of(Glossema::Content.text(text)) }))
+    sum = described_class::Bands.sum(bands.zip(segments.map { |text, _|
+      described_class::Count.of(Glossema::Content.text(text))
+    }))
     expect(sum.values.sum { |band| band["words"] }).to eq(8)
   end
 

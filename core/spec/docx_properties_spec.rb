@@ -9,7 +9,8 @@ RSpec.describe Glossema::Formats::Docx do
       '<w:rStyle w:val="Nothing"/>', '<w:lang w:val="nl-NL"/>', "<w:noProof/>", '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New"/>',
       '<w:vertAlign w:val="superscript"/>', '<w:b w:val="0"/>', '<w:spacing w:val="30"/>', '<w:sz w:val="22"/>', "<w:caps/>"
     ].freeze
-    WORDS = ["The", "deck.", "Load it", " low", "80 kg", "é", "“quoted”", " and ", " ", "A&amp;B", "&lt;tag&gt;", "{brace}", "back\\slash", "Now. Then", "日本語。", "שלום", "naïve"].freeze
+    WORDS = ["The", "deck.", "Load it", " low", "80 kg", "é", "“quoted”", " and ", " ", "A&amp;B", "&lt;tag&gt;", "{brace}",
+             "back\\slash", "Now. Then", "日本語。", "שלום", "naïve"].freeze
     SPECIALS = [
       "<w:br/>", "<w:tab/>", "<w:noBreakHyphen/>", "<w:softHyphen/>", '<w:footnoteReference w:id="2"/>', '<w:sym w:font="Wingdings" w:char="F0FC"/>',
       "<w:lastRenderedPageBreak/>", '<w:br w:type="page"/>', "<w:cr/>"
@@ -38,7 +39,8 @@ RSpec.describe Glossema::Formats::Docx do
     end
 
     def field(instruction, result)
-      parts = ["<w:fldChar w:fldCharType=\"begin\"/>", "<w:instrText xml:space=\"preserve\"> #{instruction} </w:instrText>", "<w:fldChar w:fldCharType=\"separate\"/>"]
+      parts = ["<w:fldChar w:fldCharType=\"begin\"/>", "<w:instrText xml:space=\"preserve\"> #{instruction} </w:instrText>",
+               "<w:fldChar w:fldCharType=\"separate\"/>"]
       "#{parts.map { |part| "<w:r>#{part}</w:r>" }.join}#{result}<w:r><w:fldChar w:fldCharType=\"end\"/></w:r>"
     end
 
@@ -86,9 +88,12 @@ RSpec.describe Glossema::Formats::Docx do
   end
 
   it "keeps a field that runs over paragraphs, and the text of a link that does" do
-    open = ->(instruction) { "<w:r><w:fldChar w:fldCharType=\"begin\"/></w:r><w:r><w:instrText>#{instruction}</w:instrText></w:r><w:r><w:fldChar w:fldCharType=\"separate\"/></w:r>" }
+    open = ->(instruction) {
+      "<w:r><w:fldChar w:fldCharType=\"begin\"/></w:r><w:r><w:instrText>#{instruction}</w:instrText></w:r><w:r><w:fldChar w:fldCharType=\"separate\"/></w:r>"
+    }
     close = '<w:r><w:fldChar w:fldCharType="end"/></w:r>'
-    contents = paragraph(open.call("TOC"), run("Entry one")) + paragraph(run("Entry two")) + paragraph(run("Entry three"), close, run("After."))
+    contents = paragraph(open.call("TOC"),
+                         run("Entry one")) + paragraph(run("Entry two")) + paragraph(run("Entry three"), close, run("After."))
     expect(sources(contents)).to eq(["After."])
     link = paragraph(run("See "), open.call("HYPERLINK x"), run("the long")) + paragraph(run("link"), close, run(" here"))
     opened = document(link)
@@ -114,7 +119,8 @@ RSpec.describe Glossema::Formats::Docx do
 
   it "writes from right to left for a language that is" do
     opened = document(paragraph(run("Check the brakes.")))
-    body = parts_of(opened.write({ opened.segments.first.id => Glossema::Content.text("افحص المكابح.") }, target_language: "ar"))["word/document.xml"]
+    body = parts_of(opened.write({ opened.segments.first.id => Glossema::Content.text("افحص المكابح.") },
+                                 target_language: "ar"))["word/document.xml"]
     expect(body).to include('<w:rPr><w:rtl/><w:lang w:val="ar" w:bidi="ar"/></w:rPr>')
   end
 end

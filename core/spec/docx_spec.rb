@@ -7,20 +7,48 @@ RSpec.describe Glossema::Formats::Docx do
   r = ->(text, properties = "") { Files.run(text, properties) }
 
   {
-    "joins runs that look the same" => ["#{r['Check ', '<w:lang w:val="en-US"/>']}<w:proofErr w:type=\"spellStart\"/>#{r['the', '<w:noProof/>']}#{r[' brakes.', '<w:rStyle w:val="Nothing"/><w:kern w:val="2"/>']}", ["Check the brakes."]],
-    "takes a style and its settings for the same look" => ["#{r['Use ']}#{r['two', '<w:b/>']}#{r[' straps', '<w:rStyle w:val="Strong"/>']}#{r['.', '<w:b w:val="0"/>']}", ["Use {1}two straps{/1}."]],
-    "makes a code of visible spacing, not of a size that is the default" => ["#{r['a ']}#{r['b', '<w:spacing w:val="40"/>']}#{r[' c', '<w:sz w:val="22"/>']}", ["a {1}b{/1} c"]],
+    "joins runs that look the same" => [
+      "#{r['Check ',
+           '<w:lang w:val="en-US"/>']}<w:proofErr w:type=\"spellStart\"/>#{r['the', '<w:noProof/>']}#{r[' brakes.', '<w:rStyle w:val="Nothing"/><w:kern w:val="2"/>']}", ["Check the brakes."]
+    ],
+    "takes a style and its settings for the same look" => [
+      "#{r['Use ']}#{r['two',
+                       '<w:b/>']}#{r[' straps', '<w:rStyle w:val="Strong"/>']}#{r['.', '<w:b w:val="0"/>']}", ["Use {1}two straps{/1}."]
+    ],
+    "makes a code of visible spacing, not of a size that is the default" => [
+      "#{r['a ']}#{r['b', '<w:spacing w:val="40"/>']}#{r[' c', '<w:sz w:val="22"/>']}", ["a {1}b{/1} c"]
+    ],
     "keeps codes that wrap everything outside" => [r["All bold.", "<w:b/>"], ["All bold."]],
-    "cuts sentences and keeps a look over both" => ["#{r['Plain. ']}#{r['Bold one. Bold two.', '<w:b/>']}", ["Plain.", "Bold one.", "Bold two."]],
-    "gives a look to white space only where it shows" => ["#{r['a']}#{r[' ', '<w:b/>']}#{r['b']}#{r[' ', '<w:u w:val="single"/>']}#{r['c']}", ["a b{1} {/1}c"]],
-    "makes codes of breaks, tabs and notes, and leaves those outside the words out" => ["#{r['Line one']}<w:r><w:br/></w:r>#{r['two']}<w:r><w:footnoteReference w:id=\"2\"/></w:r>#{r['.']}<w:r><w:tab/></w:r>", ["Line one{1/}two{2/}."]],
-    "reads links with their text" => ["#{r['See ']}<w:hyperlink r:id=\"x\">#{r['our ', '<w:u w:val="single"/>']}#{r['site', '<w:u w:val="single"/>']}</w:hyperlink>#{r['.']}", ["See {1}our site{/1}."]],
-    "reads link fields with their text, other fields as one code" => ["#{field['HYPERLINK "x"', r['there']]}#{r[' page ']}#{field['PAGE', r['3']]}#{r[' of it']}", ["{1}there{/1} page {2/} of it"]],
-    "reads tracked changes as accepted" => ["#{r['new ']}<w:ins w:id=\"1\">#{r['text']}</w:ins><w:del w:id=\"2\"><w:r><w:delText>old</w:delText></w:r></w:del>", ["new text"]],
-    "sees no code in bookmarks, comments and index marks" => ["#{r['a ']}<w:bookmarkStart w:id=\"1\" w:name=\"x\"/>#{r['b']}<w:bookmarkEnd w:id=\"1\"/><w:commentRangeStart w:id=\"3\"/>#{r[' c']}<w:r><w:commentReference w:id=\"3\"/></w:r>#{field['XE "b"', '']}", ["a b c"]],
+    "cuts sentences and keeps a look over both" => ["#{r['Plain. ']}#{r['Bold one. Bold two.', '<w:b/>']}",
+                                                    ["Plain.", "Bold one.", "Bold two."]],
+    "gives a look to white space only where it shows" => [
+      "#{r['a']}#{r[' ', '<w:b/>']}#{r['b']}#{r[' ', '<w:u w:val="single"/>']}#{r['c']}", ["a b{1} {/1}c"]
+    ],
+    "makes codes of breaks, tabs and notes, and leaves those outside the words out" => [
+      "#{r['Line one']}<w:r><w:br/></w:r>#{r['two']}<w:r><w:footnoteReference w:id=\"2\"/></w:r>#{r['.']}<w:r><w:tab/></w:r>", ["Line one{1/}two{2/}."]
+    ],
+    "reads links with their text" => [
+      "#{r['See ']}<w:hyperlink r:id=\"x\">#{r['our ',
+                                               '<w:u w:val="single"/>']}#{r['site', '<w:u w:val="single"/>']}</w:hyperlink>#{r['.']}", ["See {1}our site{/1}."]
+    ],
+    "reads link fields with their text, other fields as one code" => [
+      "#{field['HYPERLINK "x"',
+               r['there']]}#{r[' page ']}#{field['PAGE', r['3']]}#{r[' of it']}", ["{1}there{/1} page {2/} of it"]
+    ],
+    "reads tracked changes as accepted" => [
+      "#{r['new ']}<w:ins w:id=\"1\">#{r['text']}</w:ins><w:del w:id=\"2\"><w:r><w:delText>old</w:delText></w:r></w:del>", ["new text"]
+    ],
+    "sees no code in bookmarks, comments and index marks" => [
+      "#{r['a ']}<w:bookmarkStart w:id=\"1\" w:name=\"x\"/>#{r['b']}<w:bookmarkEnd w:id=\"1\"/><w:commentRangeStart w:id=\"3\"/>#{r[' c']}<w:r><w:commentReference w:id=\"3\"/></w:r>#{field['XE "b"',
+                                                                                                                                                                                             '']}", ["a b c"]
+    ],
     "leaves hidden text" => ["#{r['seen']}#{r[' secret', '<w:vanish/>']}", ["seen"]],
-    "reads inside content controls and smart tags" => ["<w:smartTag>#{r['In ']}</w:smartTag><w:sdt><w:sdtPr><w:id w:val=\"5\"/></w:sdtPr><w:sdtContent>#{r['a control']}</w:sdtContent></w:sdt>#{r[' now']}", ["In {1}a control{/1} now"]],
-    "ignores fonts for scripts that are not there" => ["#{r['a', '<w:rFonts w:eastAsia="X" w:hint="eastAsia"/>']}#{r['b', '<w:rFonts w:cs="Y"/><w:bCs/>']}", ["ab"]]
+    "reads inside content controls and smart tags" => [
+      "<w:smartTag>#{r['In ']}</w:smartTag><w:sdt><w:sdtPr><w:id w:val=\"5\"/></w:sdtPr><w:sdtContent>#{r['a control']}</w:sdtContent></w:sdt>#{r[' now']}", ["In {1}a control{/1} now"]
+    ],
+    "ignores fonts for scripts that are not there" => [
+      "#{r['a', '<w:rFonts w:eastAsia="X" w:hint="eastAsia"/>']}#{r['b', '<w:rFonts w:cs="Y"/><w:bCs/>']}", ["ab"]
+    ]
   }.each do |name, (inner, expected)|
     it name do
       body = Files.paragraph(inner)
@@ -38,7 +66,8 @@ RSpec.describe Glossema::Formats::Docx do
     opened = document("<w:p><w:pPr><w:pStyle w:val=\"Kop1\"/></w:pPr>#{run('Title')}</w:p><w:tbl><w:tr><w:tc>#{paragraph(run('Cell'))}</w:tc></w:tr></w:tbl>#{paragraph(run('Text'), box)}",
                       "word/header1.xml" => "<w:hdr #{Files::NAMESPACES}>#{paragraph(run('Head'))}</w:hdr>", "word/footnotes.xml" => "<w:footnotes #{Files::NAMESPACES}><w:footnote w:id=\"2\">#{paragraph(run('Note'))}</w:footnote></w:footnotes>")
     expect(opened.segments.map { |segment| [segment.unit.block, segment.content.text] })
-      .to contain_exactly(%w[heading-1 Title], %w[cell Cell], %w[paragraph Text], ["text-box", "Boxed."], ["alt-text", "A loaded bicycle"], %w[header Head], %w[note Note])
+      .to contain_exactly(%w[heading-1 Title], %w[cell Cell], %w[paragraph Text], ["text-box", "Boxed."],
+                          ["alt-text", "A loaded bicycle"], %w[header Head], %w[note Note])
     targets = opened.segments.to_h { |segment| [segment.id, Glossema::Content.text("«#{segment.content.text}»")] }
     parts = parts_of(opened.write(targets, target_language: "it-IT"))
     expect(parts["word/document.xml"].scan("«Boxed.»").size).to eq(2)
@@ -47,7 +76,8 @@ RSpec.describe Glossema::Formats::Docx do
   end
 
   it "keeps the picture, the note mark and the bookmark of a rewritten paragraph" do
-    body = paragraph('<w:bookmarkStart w:id="1" w:name="here"/>', run("A "), run("bold", "<w:b/>"), '<w:r><w:drawing w:id="d"/></w:r>', run(" end"), '<w:bookmarkEnd w:id="1"/>')
+    body = paragraph('<w:bookmarkStart w:id="1" w:name="here"/>', run("A "), run("bold", "<w:b/>"),
+                     '<w:r><w:drawing w:id="d"/></w:r>', run(" end"), '<w:bookmarkEnd w:id="1"/>')
     opened = document(body)
     segment = opened.segments.first
     written = opened.write({ segment.id => Glossema::Content.parse("{2/}Fine {1}grassa{/1}", segment.content) })
@@ -60,13 +90,19 @@ RSpec.describe Glossema::Formats::Docx do
   it "says so when a written file is not what was meant" do
     opened = document(paragraph(run("One "), run("two", "<w:b/>")) + paragraph(run("Three")))
     targets = opened.segments.to_h { |segment| [segment.id, segment.content] }
-    expect(Glossema::Proof.new(opened, docx(paragraph(run("One two")) + paragraph(run("Four"))), targets).differences.map(&:what)).to eq(%w[codes text])
+    expect(Glossema::Proof.new(opened, docx(paragraph(run("One two")) + paragraph(run("Four"))),
+                               targets).differences.map(&:what)).to eq(%w[codes text])
     lost = { opened.segments.first.id => Glossema::Content.text("Uno due") }
-    expect(Glossema::Proof.new(opened, opened.write(lost), lost).differences.map(&:message)).to eq(["Codes of “One two”: {1} missing, {/1} missing."])
+    expect(Glossema::Proof.new(opened, opened.write(lost),
+                               lost).differences.map(&:message)).to eq(["Codes of “One two”: {1} missing, {/1} missing."])
   end
 
   it "shows the document as clean HTML with anchors" do
-    html = document("<w:p><w:pPr><w:pStyle w:val=\"Kop1\"/></w:pPr>#{run('A &amp; B')}</w:p><w:tbl><w:tr><w:tc>#{paragraph(run('bold', '<w:b/>'), run(' x'))}</w:tc></w:tr></w:tbl>").preview { |segment| "<span>#{Glossema::Html.of(segment.content)}</span>" }
+    html = document("<w:p><w:pPr><w:pStyle w:val=\"Kop1\"/></w:pPr>#{run('A &amp; B')}</w:p><w:tbl><w:tr><w:tc>#{paragraph(
+      run('bold', '<w:b/>'), run(' x')
+)}</w:tc></w:tr></w:tbl>").preview { |segment|
+  "<span>#{Glossema::Html.of(segment.content)}</span>"
+}
     expect(html).to eq("<h1><span>A &amp; B</span></h1><table><tr><td><p><span><b>bold</b> x</span></p></td></tr></table>")
   end
 
@@ -79,7 +115,8 @@ RSpec.describe Glossema::Formats::Docx do
         expect(after.keys).to eq(before.keys)
         before.each { |name, bytes| expect(after[name] == bytes || Nokogiri::XML(after[name]).canonicalize == Nokogiri::XML(bytes).canonicalize).to be(true), name }
         targets = opened.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
-        expect(Glossema::Proof.new(opened, opened.write(targets, target_language: "it-IT"), targets).differences.map(&:message)).to eq([])
+        expect(Glossema::Proof.new(opened, opened.write(targets, target_language: "it-IT"),
+                                   targets).differences.map(&:message)).to eq([])
       rescue Glossema::Refused => e
         expect(e.message).to match(/normalize\.docx is damaged: word\/document\.xml is not well-formed XML/)
       end
@@ -88,12 +125,26 @@ RSpec.describe Glossema::Formats::Docx do
 
   describe "files that are not what they seem" do
     bomb = -> { Files.docx("", "word/huge.xml" => "0" * 11_000_000) }
-    entity = -> { Files.zip(Files.parts_of(Files.docx("")).merge("word/document.xml" => "<!DOCTYPE a [<!ENTITY b \"c\">]><a>&b;</a>")) }
+    entity = -> {
+      Files.zip(Files.parts_of(Files.docx("")).merge("word/document.xml" => "<!DOCTYPE a [<!ENTITY b \"c\">]><a>&b;</a>"))
+    }
     {
-      "empty" => [-> { "" }, "empty"], "noise" => [-> { "\x00\x01\x02noise" }, "format-unknown"], "cut off" => [-> { Files.docx(Files.paragraph(Files.run("x")))[0..400] }, "damaged"],
-      "a locked file" => [-> { "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b + "E\0n\0c\0r\0y\0p\0t\0e\0d\0".b }, "locked"], "an old one" => [-> { "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b + ("x" * 600) }, "format-old"],
-      "a ZIP bomb" => [bomb, "hostile"], "entities" => [entity, "hostile"], "broken XML" => [-> { Files.docx("<w:p><w:r></w:p>") }, "damaged"],
-      "a path that climbs out" => [-> { Files.zip(Files.parts_of(Files.docx("")).merge("../../etc/x" => "x")) }, "hostile"], "an archive of something else" => [-> { Files.zip("a.txt" => "x") }, "format-unknown"]
+      "empty" => [-> { "" }, "empty"], "noise" => [-> { "\x00\x01\x02noise" }, "format-unknown"], "cut off" => [-> {
+                                                                                                    Files.docx(Files.paragraph(Files.run("x")))[0..400]
+                                                                                                  }, "damaged"],
+      "a locked file" => [-> {
+        "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b + "E\0n\0c\0r\0y\0p\0t\0e\0d\0".b
+      }, "locked"], "an old one" => [-> {
+                      "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b + ("x" * 600)
+                    }, "format-old"],
+      "a ZIP bomb" => [bomb, "hostile"], "entities" => [entity, "hostile"], "broken XML" => [-> {
+                                                                              Files.docx("<w:p><w:r></w:p>")
+                                                                            }, "damaged"],
+      "a path that climbs out" => [-> {
+        Files.zip(Files.parts_of(Files.docx("")).merge("../../etc/x" => "x"))
+      }, "hostile"], "an archive of something else" => [-> {
+                       Files.zip("a.txt" => "x")
+                     }, "format-unknown"]
     }.each do |name, (bytes, code)|
       it "refuses #{name} in a sentence that names it, quickly" do
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)

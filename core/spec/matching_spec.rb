@@ -1,6 +1,8 @@
 # The score of a match, by hand and as properties; ranking and penalties.
 RSpec.describe Glossema::Matching do
-  def score(one, other) = described_class::Score.compare(Glossema::Content.from_written(one), Glossema::Content.from_written(other))
+  def score(one, other)
+    described_class::Score.compare(Glossema::Content.from_written(one), Glossema::Content.from_written(other))
+  end
 
   # text, other, score by the formula worked out by hand
   [
@@ -13,7 +15,11 @@ RSpec.describe Glossema::Matching do
 
   it "holds to its properties on random texts" do
     random = Random.new(11)
-    text = -> { Array.new(random.rand(0..8)) { %w[the The load loads loaded deck kg 80 60 , . {1} {/1} {2/} maximum].sample(random: random) }.join(" ") }
+    text = -> {
+      Array.new(random.rand(0..8)) {
+        %w[the The load loads loaded deck kg 80 60 , . {1} {/1} {2/} maximum].sample(random: random)
+      }.join(" ")
+    }
     150.times do
       one, other = text.call, text.call
       there, back = score(one, other), score(other, one)
@@ -21,7 +27,9 @@ RSpec.describe Glossema::Matching do
       expect(there.score).to be_between(0, 100)
       expect(score(one, one).score).to eq(100)
       expect(there.score).to be < 100 unless described_class::Score.fold(Glossema::Content.from_written(one)) == described_class::Score.fold(Glossema::Content.from_written(other))
-      bound = described_class::Score.bound(*[one, other].map { |side| described_class::Score.weight(described_class::Score.units(Glossema::Content.from_written(side))) })
+      bound = described_class::Score.bound(*[one, other].map { |side|
+        described_class::Score.weight(described_class::Score.units(Glossema::Content.from_written(side)))
+      })
       expect(there.score).to be <= bound
     end
   end
@@ -30,7 +38,8 @@ RSpec.describe Glossema::Matching do
     one, other = Glossema::Content.text("Pull each strap tight."), Glossema::Content.text("Pull both straps very tight now.")
     full = described_class::Score.compare(one, other)
     expect(described_class::Score.compare(one, other, floor: full.score)).to eq(full)
-    expect(described_class::Score.compare(one, Glossema::Content.text("Something else altogether, far away."), floor: 70)).to be_nil
+    expect(described_class::Score.compare(one, Glossema::Content.text("Something else altogether, far away."),
+                                          floor: 70)).to be_nil
   end
 
   it "says what differs and where" do
@@ -38,7 +47,8 @@ RSpec.describe Glossema::Matching do
     expect(differences.map { |difference| [difference.op, difference.source, difference.memory] })
       .to eq([["insert", "rear", nil], ["insert", "up", nil], ["insert", "to", nil], ["replace", "80", "60"]])
     expect(differences.last.source_span).to eq([28, 30])
-    expect(score("The deck.", "The old deck.").differences.first.to_h).to include(op: "delete", memory: "old", source_span: [3, 3])
+    expect(score("The deck.",
+                 "The old deck.").differences.first.to_h).to include(op: "delete", memory: "old", source_span: [3, 3])
   end
 
   describe Glossema::Matching::Lookup do
@@ -49,15 +59,21 @@ RSpec.describe Glossema::Matching do
     end
 
     def unit(source, target, **attributes)
-      Glossema::Matching::Candidate.new(id: source, source: Glossema::Content.from_written(source), target: Glossema::Content.from_written(target), attributes: { "updated_at" => "2026-01-01" }.merge(attributes.transform_keys(&:to_s)))
+      Glossema::Matching::Candidate.new(id: source, source: Glossema::Content.from_written(source),
+                                        target: Glossema::Content.from_written(target), attributes: { "updated_at" => "2026-01-01" }.merge(attributes.transform_keys(&:to_s)))
     end
 
     let(:query) { Glossema::Matching::Query.new(content: Glossema::Content.text("Check the brakes."), source_lang: "en-GB", target_lang: "it-IT", client: "Tarnholt", previous: "p", next: "n") }
 
-    def found(*memories) = described_class.new(memories).matches(query).map { |match| [match.candidate.target.text, match.kind, match.score, match.penalties] }
+    def found(*memories)
+      described_class.new(memories).matches(query).map { |match|
+        [match.candidate.target.text, match.kind, match.score, match.penalties]
+      }
+    end
 
     it "ranks context, exact, then score, and prefers the same client and the newest" do
-      shop = memory.new("a", 0, %w[en-GB it-IT], [unit("Check the brakes.", "Uno", previous: "p", next: "n"), unit("Check the brakes.", "Due", client: "Tarnholt"), unit("Check the brakes.", "Tre", updated_at: "2026-06-01"), unit("Check the brake.", "Quattro")])
+      shop = memory.new("a", 0, %w[en-GB it-IT],
+                        [unit("Check the brakes.", "Uno", previous: "p", next: "n"), unit("Check the brakes.", "Due", client: "Tarnholt"), unit("Check the brakes.", "Tre", updated_at: "2026-06-01"), unit("Check the brake.", "Quattro")])
       expect(found(shop).map { |row| row.first(2) }).to eq([%w[Uno context], %w[Due exact], %w[Tre exact], %w[Quattro fuzzy]])
       expect(found(shop).map { |row| row[2] }).to eq([100, 99, 99, 94])
     end

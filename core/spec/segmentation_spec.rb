@@ -14,7 +14,9 @@ RSpec.describe Glossema::Segmentation do
     lists.each do |sentences|
       it "#{language}: #{sentences.join(' | ')}" do
         text = sentences.join(%w[ja].include?(language) ? "" : " ").sub("\u00A0 ", "\u00A0")
-        expect(described_class::Segmenter.new(language).segments(text)).to eq(sentences.map { |sentence| sentence.gsub(/[[:space:]]+\z/, "") })
+        expect(described_class::Segmenter.new(language).segments(text)).to eq(sentences.map { |sentence|
+          sentence.gsub(/[[:space:]]+\z/, "")
+        })
       end
     end
   end
@@ -57,11 +59,22 @@ RSpec.describe Glossema::Segmentation do
 
   describe Glossema::Segmentation::Splitter do
     # Every pair is a container of its own, so that losing one shows.
-    def content(written) = Glossema::Content.new(Glossema::Content.from_written(written).items.map { |item| item.is_a?(String) ? item : item.with(wrap: item.id) })
-    def split(written, breaks) = described_class.split(content(written), breaks).map { |piece| [piece.segment? ? :segment : :skeleton, piece.content.written] }
+    def content(written)
+      Glossema::Content.new(Glossema::Content.from_written(written).items.map { |item|
+        item.is_a?(String) ? item : item.with(wrap: item.id)
+      })
+    end
+
+    def split(written, breaks)
+      described_class.split(content(written), breaks).map { |piece|
+        [piece.segment? ? :segment : :skeleton, piece.content.written]
+      }
+    end
 
     it "puts white space and codes outside the words into the skeleton" do
-      expect(split("{1}One.{/1} Two{2/} ", [4])).to eq([[:skeleton, "{1}"], [:segment, "One."], [:skeleton, "{/1}"], [:skeleton, " "], [:segment, "Two"], [:skeleton, "{2/} "]])
+      expect(split("{1}One.{/1} Two{2/} ",
+                   [4])).to eq([[:skeleton, "{1}"], [:segment, "One."], [:skeleton, "{/1}"], [:skeleton, " "], [:segment, "Two"],
+                                [:skeleton, "{2/} "]])
     end
 
     it "closes a pair that runs over a break and opens it again" do
@@ -73,7 +86,9 @@ RSpec.describe Glossema::Segmentation do
     it "loses nothing, wherever it cuts" do
       random = Random.new(7)
       200.times do
-        items = Array.new(random.rand(1..9)) { ["word", ". ", " ", "{1}", "{/1}", "{2}", "{/2}", "{3/}", "x"].sample(random: random) }.join
+        items = Array.new(random.rand(1..9)) {
+          ["word", ". ", " ", "{1}", "{/1}", "{2}", "{/2}", "{3/}", "x"].sample(random: random)
+        }.join
         whole = content(items).well_formed
         breaks = (1...[whole.text.length, 1].max).to_a.sample(random.rand(0..3), random: random).sort
         pieces = described_class.split(whole, breaks)

@@ -1,14 +1,22 @@
 # TMX out and in.
 RSpec.describe Glossema::Exchange::Tmx do
-  def read(xml) = [].tap { |pairs| @counts = described_class.read(xml, name: "m.tmx", source_lang: "en-GB", target_lang: "it-IT") { |pair| pairs << pair } }
+  def read(xml)
+    [].tap { |pairs|
+      @counts = described_class.read(xml, name: "m.tmx", source_lang: "en-GB", target_lang: "it-IT") { |pair|
+        pairs << pair
+      }
+    }
+  end
 
   it "brings back what it wrote, codes and attributes too" do
-    pair = described_class::Pair.new(source: "A {1}bold{/1} \\{x} & b{2/}", target: "{2/}Un {1}grassetto{/1} <", attributes: { "author" => "Ines \"C\"", "client" => "Pell & Rook", "created_at" => "2026-05-12T10:00:00Z", "updated_at" => "2026-05-13T10:00:00Z" })
+    pair = described_class::Pair.new(source: "A {1}bold{/1} \\{x} & b{2/}", target: "{2/}Un {1}grassetto{/1} <",
+                                     attributes: { "author" => "Ines \"C\"", "client" => "Pell & Rook", "created_at" => "2026-05-12T10:00:00Z", "updated_at" => "2026-05-13T10:00:00Z" })
     out = +""
     described_class.write(out, [pair], source_lang: "en-GB", target_lang: "it-IT")
     back = read(out).first
     expect([back.source, back.target]).to eq([pair.source, pair.target])
-    expect(back.attributes).to include("author" => "Ines \"C\"", "client" => "Pell & Rook", "created_at" => "2026-05-12T10:00:00Z", "updated_at" => "2026-05-13T10:00:00Z")
+    expect(back.attributes).to include("author" => "Ines \"C\"", "client" => "Pell & Rook",
+                                       "created_at" => "2026-05-12T10:00:00Z", "updated_at" => "2026-05-13T10:00:00Z")
   end
 
   it "takes another region of the pair, skips other languages, and reads foreign codes" do

@@ -1,14 +1,30 @@
 # The memory on SQLite behind the core's port: nothing an exhaustive scan finds is missed, and its index stays right.
 RSpec.describe MemoryStore do
   let(:random) { Random.new(3) }
-  let(:words) { %w[strap deck load brake wheel tyre chain rider child seat battery motor lock gear pull check tighten carry never always the a of to and with before after] }
+  let(:words) {
+    %w[strap deck load brake wheel tyre chain rider child seat battery motor lock gear pull check tighten carry never always the a
+       of to and with before after]
+  }
   let(:memory) { make_user.memories.create!(name: "m", source_lang: "en-GB", target_lang: "it-IT") }
-  let(:sentences) { Array.new(240) { Array.new(random.rand(3..14)) { words.sample(random: random) }.join(" ").capitalize.concat(".") } }
+  let(:sentences) {
+    Array.new(240) {
+      Array.new(random.rand(3..14)) {
+        words.sample(random: random)
+      }.join(" ").capitalize.concat(".")
+    }
+  }
 
-  def lookup(text, memories) = Glossema::Matching::Lookup.new(memories).matches(Glossema::Matching::Query.new(content: Glossema::Content.text(text), source_lang: "en-GB", target_lang: "it-IT"), threshold: 70, limit: 5)
+  def lookup(text, memories)
+    Glossema::Matching::Lookup.new(memories).matches(
+      Glossema::Matching::Query.new(content: Glossema::Content.text(text), source_lang: "en-GB",
+                                    target_lang: "it-IT"), threshold: 70, limit: 5
+    )
+  end
 
   it "finds what a scan of everything finds at 70 and above" do
-    memory.take_in(sentences.uniq.map.with_index { |text, index| Glossema::Exchange::Tmx::Pair.new(source: text, target: "t#{index}", attributes: {}) })
+    memory.take_in(sentences.uniq.map.with_index { |text, index|
+      Glossema::Exchange::Tmx::Pair.new(source: text, target: "t#{index}", attributes: {})
+    })
     exhaustive = described_class.new(memory)
     def exhaustive.candidates(*, **) = @memory.units.map { |unit| candidate(unit) }
     queries = sentences.sample(18, random: random).map { |text| text.sub(/\w+\.\z/, "#{words.sample(random: random)}.") }

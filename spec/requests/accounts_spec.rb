@@ -1,6 +1,8 @@
 # Who may see what: signing in and out, limits, and nobody sees what is not theirs.
 RSpec.describe "Accounts" do
-  def sign_in(user, password = "cargo-bicycle") = post("/api/session", params: { email: user.email.upcase, password: password }, as: :json)
+  def sign_in(user, password = "cargo-bicycle")
+    post("/api/session", params: { email: user.email.upcase, password: password }, as: :json)
+  end
 
   it "makes an account, signs out and in again" do
     post "/api/users", params: { name: "Anneke Vos", email: " Anneke@Vos.example ", password: "long enough" }, as: :json
@@ -16,7 +18,8 @@ RSpec.describe "Accounts" do
     expect(response).to have_http_status(:ok)
   end
 
-  { "a short password" => { password: "short" }, "no name" => { name: "" }, "a wrong address" => { email: "nonsense" } }.each do |fault, fields|
+  { "a short password" => { password: "short" }, "no name" => { name: "" },
+    "a wrong address" => { email: "nonsense" } }.each do |fault, fields|
     it "refuses an account with #{fault} in a sentence" do
       post "/api/users", params: { name: "A", email: "a@b.example", password: "long enough" }.merge(fields), as: :json
       expect(response).to have_http_status(422)
@@ -59,15 +62,25 @@ RSpec.describe "Accounts" do
       { get: ["/api/projects/#{project.id}", "/api/projects/#{project.id}/segments", "/api/projects/#{project.id}/readiness", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/page", "/api/segments/#{segment}/proposals",
               "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}"],
         patch: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}"],
-        post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange"],
-        delete: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/documents/#{document}/reading", "/api/memories/#{memory}"] }
+        post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning",
+               "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange"],
+        delete: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/documents/#{document}/reading",
+                 "/api/memories/#{memory}"] }
     end
 
     it "does not exist for others, and asks those not signed in to sign in" do
       all = paths
-      all.each { |verb, list| list.each { |path| expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(401), path } }
+      all.each { |verb, list|
+        list.each { |path|
+          expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(401), path
+        }
+      }
       sign_in(make_user("Anneke Vos"))
-      all.each { |verb, list| list.each { |path| expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(404), path } }
+      all.each { |verb, list|
+        list.each { |path|
+          expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(404), path
+        }
+      }
       expect(project.reload.segments.pluck(:target).uniq).to eq([""])
     end
 

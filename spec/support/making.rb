@@ -16,7 +16,10 @@ module Making
 
   def make_memory(user, pairs, name: "Tarnholt, delivered")
     memory = user.memories.create!(name: name, source_lang: "en-GB", target_lang: "it-IT")
-    memory.take_in(pairs.map { |source, target| Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: { "author" => "Matteo Ferrante", "client" => "Tarnholt", "created_at" => "2026-05-12T10:00:00Z" }) })
+    memory.take_in(pairs.map { |source, target|
+      Glossema::Exchange::Tmx::Pair.new(source: source, target: target,
+                                        attributes: { "author" => "Matteo Ferrante", "client" => "Tarnholt", "created_at" => "2026-05-12T10:00:00Z" })
+    })
     memory
   end
 

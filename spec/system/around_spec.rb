@@ -69,7 +69,8 @@ RSpec.describe "Around the work" do
     expect(faults).to eq([])
 
     tmx = File.join(Dir.mktmpdir, "units.tmx")
-    File.write(tmx, '<tmx version="1.4"><header/><body><tu><tuv xml:lang="en"><seg>Check.</seg></tuv><tuv xml:lang="it"><seg>Controllare.</seg></tuv></tu></body></tmx>')
+    File.write(tmx,
+               '<tmx version="1.4"><header/><body><tu><tuv xml:lang="en"><seg>Check.</seg></tuv><tuv xml:lang="it"><seg>Controllare.</seg></tuv></tu></body></tmx>')
     find("input[aria-label='Bring TMX in: Life’s work']", visible: :all).set(tmx)
     expect(page).to have_text("1 of 1 units were new and are in “Life’s work”.")
     expect(page).to have_css(".lines", text: "1 unit")
@@ -89,7 +90,9 @@ RSpec.describe "Around the work" do
 
   it "is as readable in the dark, and remembers it" do
     user = make_user
-    project = make_project(user, memories: [{ "memory_id" => make_memory(user, { "Check the straps now." => "Ricontrollare le cinghie." }).id }])
+    project = make_project(user,
+                           memories: [{ "memory_id" => make_memory(user,
+                                                                   { "Check the straps now." => "Ricontrollare le cinghie." }).id }])
     sign_in(user)
     click_button "Your menu: #{user.name}"
     find(".ant-dropdown-menu-item", text: "Dark").click
@@ -105,7 +108,8 @@ RSpec.describe "Around the work" do
     project = make_project(user)
     sign_in(user)
     page.current_window.resize_to(760, 800)
-    ["/", "/projects/#{project.id}/brief", "/projects/#{project.id}/translate", "/projects/#{project.id}/deliver", "/memories"].each do |path|
+    ["/", "/projects/#{project.id}/brief", "/projects/#{project.id}/translate", "/projects/#{project.id}/deliver",
+     "/memories"].each do |path|
       visit path
       expect(page).to have_css("main > *")
       expect(page.evaluate_script("document.documentElement.scrollWidth - window.innerWidth")).to be <= 0, path

@@ -77,7 +77,9 @@ RSpec.describe "Brief" do
     click_button "First: learns when I deliver"
     click_button "read only"
     expect(page).to have_css(".stock li:nth-child(3)", text: "read only")
-    expect(Project.last.attachments.map { |row| [row.memory.name, row.learns, row.read_only] }).to eq([["Second", "deliver", false], ["First", "deliver", true]])
+    expect(Project.last.attachments.map { |row|
+      [row.memory.name, row.learns, row.read_only]
+    }).to eq([["Second", "deliver", false], ["First", "deliver", true]])
 
     find("[aria-label^='Add a memory:']").click
     type("Spring work")

@@ -28,7 +28,13 @@ RSpec.describe "Nothing typed is lost" do
     sleep 1
     expect(on_disk(segments[0]).target).to eq("")
     network(offline: false)
-    eventually { expect(segments.first(2).map { |segment| on_disk(segment).then { |row| [row.target, row.state] } }).to eq([["Senza rete", "translated"], ["Anche questo", "draft"]]) }
+    eventually {
+      expect(segments.first(2).map { |segment|
+        on_disk(segment).then { |row|
+          [row.target, row.state]
+        }
+      }).to eq([["Senza rete", "translated"], ["Anche questo", "draft"]])
+    }
     expect(page).to have_no_css(".waiting-line")
   end
 

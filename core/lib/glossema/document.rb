@@ -56,11 +56,11 @@ module Glossema
     # The document as simple HTML; the block is given each segment and answers the HTML shown for it.
     def preview
       file.preview do |unit|
-        waiting = segments_of(unit)
+        waiting, open = segments_of(unit), []
         pieces_of(unit.id).each_with_index.map do |piece, index|
           next yield(waiting.shift) if piece.segment?
 
-          Html.of(index.zero? ? Content.new(piece.content.items.drop_while { |item| item.is_a?(String) }) : piece.content)
+          Html.stretch(index.zero? ? piece.content.items.drop_while { |item| item.is_a?(String) } : piece.content.items, open)
         end.join
       end
     end
@@ -81,9 +81,11 @@ module Glossema
 
     module_function
 
-    def of(content)
-      open = []
-      content.well_formed.items.map do |item|
+    def of(content) = stretch(content.well_formed.items, [])
+
+    # items of a content that opens or closes pairs beyond itself; `open` carries them from one stretch to the next.
+    def stretch(items, open)
+      items.map do |item|
         if item.is_a?(String) then escape(item).gsub("\n", "<br>")
         elsif item.open? then open.push(item) && tags(item).map { |tag| "<#{tag}>" }.join
         elsif item.close? then tags(open.pop).reverse.map { |tag| "</#{tag.split.first}>" }.join

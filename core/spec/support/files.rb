@@ -37,7 +37,10 @@ module Files
     Zip::File.open_buffer(StringIO.new(bytes)).entries.reject(&:directory?).to_h { |entry| [entry.name, entry.get_input_stream.read.force_encoding(entry.name.end_with?("xml", "rels") ? "UTF-8" : "BINARY")] }
   end
 
-  def run(text, properties = "") = %(<w:r>#{"<w:rPr>#{properties}</w:rPr>" unless properties.empty?}<w:t xml:space="preserve">#{text}</w:t></w:r>)
+  def run(text, properties = "")
+    %(<w:r>#{"<w:rPr>#{properties}</w:rPr>" unless properties.empty?}<w:t xml:space="preserve">#{text}</w:t></w:r>)
+  end
+
   def paragraph(*runs) = "<w:p>#{runs.join}</w:p>"
   def document(body, parts = {}) = Glossema::Document.new(docx(body, parts), name: "made.docx")
   def sources(body) = document(body).segments.map { |segment| segment.content.written }

@@ -1,0 +1,129 @@
+# Bad input gets a clear sentence and changes nothing; what is set is kept.
+RSpec.describe "The edges" do
+  let(:user) { make_user }
+
+  before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
+
+  def body = response.parsed_body
+  def message = body.dig("error", "message")
+
+  it "keeps what a user sets, and adds to her preferences" do
+    patch "/api/settings", params: { words_per_hour: 420, preferences: { floor: 70 } }, as: :json
+    patch "/api/settings", params: { preferences: { theme: "dark" } }, as: :json
+    expect(body).to include("words_per_hour" => 420, "preferences" => { "floor" => 70, "theme" => "dark" })
+  end
+
+  it "makes a client once, with a code" do
+    post "/api/clients", params: { name: "Pell & Rook Ceramics" }, as: :json
+    expect(body).to include("name" => "Pell & Rook Ceramics", "code" => "PEL")
+    post "/api/clients", params: { name: "Pell & Rook Ceramics" }, as: :json
+    expect(message).to eq("Name is a client already.")
+    post "/api/clients", params: { name: " " }, as: :json
+    expect(response).to have_http_status(422)
+    get "/api/clients"
+    expect(body.size).to eq(1)
+  end
+
+  it "makes memories of real languages with names of their own" do
+    post "/api/memories", params: { name: "A", source_lang: "en", target_lang: "Italian" }, as: :json
+    expect(message).to eq("The languages are not language tags such as en-GB.")
+    2.times { post "/api/memories", params: { name: "A", source_lang: "en", target_lang: "it" }, as: :json }
+    expect(message).to eq("Name is the name of another memory.")
+    get "/api/memories", params: { source_lang: "en-US", target_lang: "it-CH" }
+    expect(body.map { |row| row["name"] }).to eq(["A"])
+    get "/api/memories", params: { source_lang: "it", target_lang: "en" }
+    expect(body).to eq([])
+  end
+
+  it "attaches only memories of the pair, and keeps those it had when one does not fit" do
+    fits = make_memory(user, [])
+    dutch = user.memories.create!(name: "Dutch", source_lang: "en", target_lang: "nl")
+    project = make_project(user, memories: [{ "memory_id" => fits.id, "learns" => "deliver" }])
+    patch "/api/projects/#{project.id}", params: { name: "Changed", memories: [{ memory_id: dutch.id }] }, as: :json
+    expect(message).to eq("“Dutch” is from en to nl and does not fit this project.")
+    expect(project.reload.attachments.map(&:memory_id)).to include(fits.id)
+    expect(project.name).to eq("Owner’s manual")
+  end
+
+  it "refuses files that do not come, and changes to files of a project begun" do
+    project = make_project(user)
+    document = project.documents.first
+    post "/api/projects/#{project.id}/documents", params: { files: ["text"] }
+    expect(message).to eq("No file came with this.")
+    patch "/api/documents/#{document.id}", params: { by: "paragraph" }, as: :json
+    expect(message).to match(/has begun/)
+    delete "/api/documents/#{document.id}"
+    expect(response).to have_http_status(422)
+    expect(project.documents.reload.map(&:by)).to eq(["sentence"])
+  end
+
+  it "takes a file name for a name and not for a path" do
+    post "/api/projects", as: :json
+    upload = Rack::Test::UploadedFile.new(StringIO.new("Some words."), "text/plain", true, original_filename: "../../etc/C:\\pass word.txt")
+    post "/api/projects/#{body['id']}/documents", params: { files: [upload] }
+    expect(Document.last.name).to eq("pass word.txt")
+  end
+
+  it "refuses to deliver what is not there, and to begin with files still being read" do
+    post "/api/projects", as: :json
+    id = body["id"]
+    post "/api/projects/#{id}/deliveries", as: :json
+    expect(message).to eq("There is no file to deliver.")
+    post "/api/projects/#{id}/beginning", as: :json
+    expect(message).to eq("Drop at least one file that can be translated first.")
+    post "/api/projects/#{id}/documents", params: { files: [Rack::Test::UploadedFile.new(StringIO.new("Words."), "text/plain", true, original_filename: "a.txt")] }
+    post "/api/projects/#{id}/beginning", as: :json
+    expect(message).to match(/Drop at least one file/)
+  end
+
+  it "removes a project with all that hangs on it, and leaves the memories" do
+    project = make_project(user)
+    project.segments.first.confirm("Fino a {1}80 kg{/1}", origin: {}, by: user)
+    Delivery.make(project, by: user)
+    delete "/api/projects/#{project.id}"
+    expect(response).to have_http_status(204)
+    expect([Segment, Version, Document, Delivery, DeliveredFile, AttachedMemory].map(&:count)).to all(eq(0))
+    expect(user.memories.first.units.count).to eq(1)
+  end
+
+  it "says in Today what comes next" do
+    project = make_project(user, "Check the brakes.", name: "a.txt")
+    step = lambda do
+      get "/api/today"
+      body["projects"].first["step"]
+    end
+    expect(step.call).to eq("translate")
+    project.segments.first.confirm("Controllare i freni.", origin: {}, by: user)
+    expect(step.call).to eq("deliver")
+    Delivery.make(project.reload, by: user)
+    expect(step.call).to eq("delivered")
+    travel(1.minute) { project.segments.first.confirm("Controllare bene i freni.", origin: {}, by: user) }
+    expect(step.call).to eq("deliver")
+    expect(body["resume"]).to be_nil
+  end
+
+  it "takes a language found without its region in the region she had before" do
+    make_project(user, "Check the brakes of the bicycle.", name: "a.txt")
+    post "/api/projects", as: :json
+    id = body["id"]
+    file = Rack::Test::UploadedFile.new(StringIO.new("The bicycle is for the transport of goods and for you."), "text/plain", true, original_filename: "b.txt")
+    perform_enqueued_jobs { post "/api/projects/#{id}/documents", params: { files: [file] } }
+    get "/api/projects/#{id}"
+    expect(body.values_at("source_lang", "target_lang")).to eq(%w[en-GB it-IT])
+  end
+
+  it "counts against what was known before the work began, not against the work itself" do
+    project = make_project(user, "Check the brakes.\nCheck the brakes.\nRide on.", name: "a.txt")
+    project.segments.first.confirm("Controllare i freni.", origin: {}, by: user)
+    CountProjectJob.perform_now(project)
+    words = project.documents.first.bands.transform_values { |band| band["words"] }.reject { |_, count| count.zero? }
+    expect(words).to eq("repetition" => 3, "new" => 5)
+  end
+
+  { "owners-manual.docx" => "owners-manual_it-IT.docx", "manual_en-GB.docx" => "manual_it-IT.docx", "manual.en.txt" => "manual_it-IT.txt", "listen.txt" => "listen_it-IT.txt" }.each do |from, to|
+    it "delivers #{from} as #{to}" do
+      project = Project.new(source_lang: "en-GB", target_lang: "it-IT")
+      expect(DeliveredFile.name_for(Document.new(name: from, project: project))).to eq(to)
+    end
+  end
+end
