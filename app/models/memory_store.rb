@@ -15,9 +15,11 @@ class MemoryStore
 
   # Candidates share the rarest words of the text looked up and are of a length that can reach the floor; the exact ones
   # are always among them.
-  def candidates(units, content:, floor:, limit:)
+  def candidates(units, content:, floor:, limit:, best_only: false)
     weight = Glossema::Matching::Score.weight(units)
     exact = scope.where(source_key: Segment.key_of(content)).order(updated_at: :desc).limit(20).to_a
+    return exact.map { |unit| candidate(unit) } if best_only && exact.any?
+
     tokens = MemoryStore.tokens(units)
     ids = tokens.empty? ? [] : shared(tokens, weight * floor / 100.0, weight * 100.0 / [floor, 1].max, limit)
     (exact + scope.where(id: ids - exact.map(&:id)).to_a).map { |unit| candidate(unit) }

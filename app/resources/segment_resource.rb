@@ -2,6 +2,17 @@
 class SegmentResource
   include Alba::Resource
 
-  attributes :id, :document_id, :position, :key, :block, :path, :source, :target, :state, :origin, :marked, :words, :version, :note, :limit
-  attribute(:codes) { |segment| segment.codes.map { |code| code.slice("id", "kind", "type", "display", "equiv", "css") } }
+  PLAIN = %i[id document_id position key block path source target state origin marked words version note limit].freeze
+
+  attributes(*PLAIN)
+  attribute(:codes) { |segment| SegmentResource.shown(segment.codes) }
+
+  def self.shown(codes) = codes.map { |code| code.slice("id", "kind", "type", "display", "equiv", "css") }
+
+  # All segments of a scope as JSON. Straight from the rows: a project may have tens of thousands.
+  def self.listing(scope)
+    JSON.generate(scope.pluck(*PLAIN.map { |name| Segment.arel_table[name] }, Segment.arel_table[:codes]).map do |*values, codes|
+      PLAIN.zip(values).to_h.merge(codes: codes.empty? ? codes : shown(codes))
+    end)
+  end
 end

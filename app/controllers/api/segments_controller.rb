@@ -3,7 +3,8 @@ module Api
   class SegmentsController < BaseController
     def index
       scope = project.segments.joins(:document).order("documents.position", :position)
-      render json: { documents: project.documents.select(&:ready?).map { |document| { id: document.id, name: document.name } }, segments: SegmentResource.new(scope).to_h }
+      documents = project.documents.select(&:ready?).map { |document| { id: document.id, name: document.name } }
+      render json: %({"documents":#{JSON.generate(documents)},"segments":#{SegmentResource.listing(scope)}})
     end
 
     # params: target, origin, confirm, marked.

@@ -1,7 +1,8 @@
 # Finds the matches of a segment in several memories, with penalties and in rank order.
 #
 # A memory is anything that answers
-#   candidates(units, content:, floor:, limit:) → array of Candidate, in any order, best guesses of the store
+#   candidates(units, content:, floor:, limit:, best_only:) → array of Candidate, in any order, best guesses of the store;
+#     best_only: when it has exact ones it need not look further
 #   language_pair → [source tag, target tag]; name, id, penalty
 module Glossema
   module Matching
@@ -17,6 +18,8 @@ module Glossema
     Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, keyword_init: true)
 
     class Lookup
+      # How many candidates a memory is asked for.
+      POOL = 30
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
       def initialize(memories)
@@ -27,7 +30,7 @@ module Glossema
       def matches(query, threshold: 50, limit: 8)
         units = Score.units(query.content)
         found = @memories.flat_map do |memory|
-          memory.candidates(units, content: query.content, floor: threshold, limit: 30).filter_map { |candidate| match(query, units, candidate, memory, threshold) }
+          memory.candidates(units, content: query.content, floor: threshold, limit: POOL, best_only: limit == 1).filter_map { |candidate| match(query, units, candidate, memory, threshold) }
         end
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
         found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
