@@ -1,6 +1,6 @@
 // The companion beside the text: the page as it will look, and the history of the open segment.
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { toHtml } from '../shared/content'
@@ -12,12 +12,13 @@ import { originText } from './Card'
 import type { Store } from './store'
 import { Written } from './Written'
 
+const CHUNK = 40
 const VIEWS = ['page', 'past'] as const
 type View = (typeof VIEWS)[number]
 
 interface Props { store: Store; revision: number; open: Segment | null; document: number; onOpen: (id: number) => void; onRestore: (version: Version) => void; onFold: () => void }
 
-export function Companion({ store, revision, open, document, onOpen, onRestore, onFold }: Props) {
+export const Companion = memo(function Companion({ store, revision, open, document, onOpen, onRestore, onFold }: Props) {
   const { t } = useTranslation()
   const [view, setView] = useState<View>('page')
   return (
@@ -31,7 +32,7 @@ export function Companion({ store, revision, open, document, onOpen, onRestore, 
       </div>
     </aside>
   )
-}
+})
 
 // The document as it will look. The server gives the frame once; the texts are put in and kept up here.
 function Page({ store, revision, open, document, onOpen }: Pick<Props, 'store' | 'revision' | 'open' | 'document' | 'onOpen'>) {
@@ -45,7 +46,7 @@ function Page({ store, revision, open, document, onOpen }: Pick<Props, 'store' |
   useEffect(() => {
     const sheet = place.current
     if (!sheet || html === undefined) return
-    sheet.innerHTML = html
+    sheet.replaceChildren(...chunks(html))
     shownAs.current = new Map()
     spots.current = new Map([...sheet.querySelectorAll<HTMLElement>('[data-segment]')].map((element) => [element.dataset.segment!, element]))
   }, [html])
@@ -73,16 +74,37 @@ function Page({ store, revision, open, document, onOpen }: Pick<Props, 'store' |
     const spot = spots.current.get(here)
     spot?.classList.add('here')
     const panel = place.current?.parentElement
-    if (spot && panel) {
+    // Chunks get their true height only when they are seen, so the way there may take a second step.
+    let steps = 0
+    let next = 0
+    const show = () => {
+      if (!spot || !panel) return
       const box = spot.getBoundingClientRect()
       const frame = panel.getBoundingClientRect()
-      if (box.top < frame.top + 40 || box.bottom > frame.bottom - 60) panel.scrollTop += box.top - frame.top - frame.height * 0.3
+      if (box.top >= frame.top + 40 && box.bottom <= frame.bottom - 60) return
+      panel.scrollTop += box.top - frame.top - frame.height * 0.3
+      steps += 1
+      if (steps < 4) next = requestAnimationFrame(show)
     }
-    return () => { spot?.classList.remove('here') }
+    show()
+    return () => { cancelAnimationFrame(next); spot?.classList.remove('here') }
   }, [here, html])
 
   if (html === '') return <p className="quiet">{t('companion.noPage')}</p>
   return <div ref={place} className="sheet-page" onClick={(event) => { const spot = (event.target as HTMLElement).closest<HTMLElement>('[data-id]'); if (spot) onOpen(Number(spot.dataset.id)) }} />
+}
+
+// The blocks of a page in chunks that the browser lays out only when they come into view.
+function chunks(html: string): HTMLElement[] {
+  const template = window.document.createElement('template')
+  template.innerHTML = html
+  const blocks = [...template.content.children]
+  return Array.from({ length: Math.ceil(blocks.length / CHUNK) }, (_, index) => {
+    const chunk = window.document.createElement('div')
+    chunk.className = 'chunk'
+    chunk.append(...blocks.slice(index * CHUNK, (index + 1) * CHUNK))
+    return chunk
+  })
 }
 
 function Past({ segment, onRestore }: { segment: Segment; onRestore: (version: Version) => void }) {

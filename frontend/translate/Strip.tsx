@@ -1,15 +1,19 @@
 // The strip: the whole text as a narrow map. Ink by state, a bracket for what is in view.
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../shared/content'
 import type { Segment } from '../shared/types'
 
 interface Props { segments: Segment[]; revision: number; from: number; to: number; open: number; mode: string; onGo: (index: number) => void }
 
-export function Strip({ segments, revision, from, to, open, mode, onGo }: Props) {
+// How high a segment is drawn at most, in pixels.
+const STEP = 4
+
+export const Strip = memo(function Strip({ segments, revision, from, to, open, mode, onGo }: Props) {
   const { t } = useTranslation()
   const canvas = useRef<HTMLCanvasElement>(null)
-  const done = segments.filter((segment) => segment.state !== 'untouched' && segment.state !== 'draft').length
+  const [high, setHigh] = useState(0)
+  const done = useMemo(() => segments.filter((segment) => segment.state !== 'untouched' && segment.state !== 'draft').length, [segments, revision]) // eslint-disable-line react-hooks/exhaustive-deps
 
   useEffect(() => {
     const element = canvas.current
@@ -25,7 +29,7 @@ export function Strip({ segments, revision, from, to, open, mode, onGo }: Props)
       const style = getComputedStyle(document.documentElement)
       const ink = (name: string) => style.getPropertyValue(name).trim()
       const inks = { untouched: ink('--ink1'), draft: ink('--ink2'), translated: ink('--ink4'), reviewed: ink('--ink5'), final: ink('--ink5') }
-      const step = Math.min(4, height / segments.length)
+      const step = Math.min(STEP, height / segments.length)
       const inset = width > 30 ? 9 : 4
       if (step >= 2) segments.forEach((segment, index) => { pen.fillStyle = inks[segment.state]; pen.fillRect(inset, index * step, width - inset * 2, Math.max(1, step - 1.2)) })
       else {
@@ -41,23 +45,25 @@ export function Strip({ segments, revision, from, to, open, mode, onGo }: Props)
       const scale = step >= 2 ? step : height / segments.length
       pen.fillStyle = ink('--accent')
       segments.forEach((segment, index) => { if (segment.marked) { pen.beginPath(); pen.moveTo(width - inset + 2, index * scale + 1); pen.lineTo(width - 1, index * scale - 2); pen.lineTo(width - 1, index * scale + 4); pen.fill() } })
-      pen.strokeStyle = ink('--accent')
-      pen.lineWidth = 1.2
-      pen.beginPath()
-      pen.roundRect(3, from * scale - 2.5, width - 6, Math.max(8, (to - from + 1) * scale + 3), 3)
-      pen.stroke()
-      if (open >= 0) { pen.fillStyle = ink('--accent'); pen.fillRect(3, open * scale - 0.5, width - 6, Math.max(2, scale)) }
+      setHigh(height)
     }
     draw()
     const watcher = new ResizeObserver(draw)
     watcher.observe(element)
     return () => watcher.disconnect()
-  }, [segments, revision, from, to, open, mode])
+  }, [segments, revision, mode])
 
+  const scale = segments.length ? Math.min(STEP, high / segments.length) : 0
   const at = (event: React.MouseEvent<HTMLCanvasElement>) => {
     const box = event.currentTarget.getBoundingClientRect()
-    const step = Math.min(4, box.height / segments.length)
-    return Math.max(0, Math.min(segments.length - 1, Math.floor((event.clientY - box.top) / step)))
+    return Math.max(0, Math.min(segments.length - 1, Math.floor((event.clientY - box.top) / Math.min(STEP, box.height / segments.length))))
   }
-  return <div className="strip"><canvas ref={canvas} role="img" aria-label={t('translate.strip', { done, total: segments.length })} onClick={(event) => onGo(at(event))} onMouseMove={(event) => { const segment = segments[at(event)]; if (segment) event.currentTarget.title = `${segment.position} · ${plain(segment.target || segment.source, segment.codes).slice(0, 120)}` }} /></div>
-}
+  const name = (segment: Segment | undefined) => segment && `${segment.position} · ${plain(segment.target || segment.source, segment.codes).slice(0, 120)}`
+  return (
+    <div className="strip">
+      <canvas ref={canvas} role="img" aria-label={t('translate.strip', { done, total: segments.length })} onClick={(event) => onGo(at(event))} onMouseMove={(event) => { event.currentTarget.title = name(segments[at(event)]) ?? '' }} />
+      <div className="in-view" style={{ top: 10 + from * scale - 3, height: Math.max(8, (to - from + 1) * scale + 5) }} />
+      {open >= 0 && <div className="opened" style={{ top: 10 + open * scale - 0.5, height: Math.max(2, scale) }} />}
+    </div>
+  )
+})

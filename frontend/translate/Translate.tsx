@@ -13,7 +13,7 @@ import { KEYS, matches, proposalKey, type Command } from '../shared/keys'
 import { direction } from '../shared/languages'
 import { Key, MenuInPlace, Moon } from '../shared/parts'
 import { useSettings } from '../shared/settings'
-import type { Project, Segment } from '../shared/types'
+import type { Project, Segment, Version } from '../shared/types'
 import { Card, Where, originText, proposalsQuery, type CardHandle } from './Card'
 import { Companion } from './Companion'
 import { Store, isUnfinished } from './store'
@@ -168,13 +168,23 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     return () => window.removeEventListener('keydown', press)
   }, [actions])
 
-  const done = store.done()
+  const done = useMemo(() => store.done(), [store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
   const current = openSegment?.document_id ?? segments[items[0]?.index ?? 0]?.document_id ?? listing.documents[0]?.id
   const rowOpen = useCallback((index: number) => openSegmentAt(index), [openSegmentAt])
+  const openFromMap = useCallback((index: number) => openSegmentAt(index, 150), [openSegmentAt])
+  const openFromPage = useCallback((segment: number) => {
+    const index = order.indexOf(segment)
+    if (index >= 0) return openSegmentAt(index, 150)
+    setFilter('everything')
+    setFile('all')
+    void go(`#${segment}`)
+  }, [go, openSegmentAt, order])
+  const restore = useCallback((version: Version) => card.current?.write(version.target, version.origin), [])
+  const fold = useCallback(() => setFolded(true), [])
   return (
     <Frame project={project} words={{ done: done.words, total: done.total }}>
       <div className={`translate${folded ? ' folded' : ''}`}>
-        <Strip segments={segments} revision={revision} from={items[0]?.index ?? 0} to={items[items.length - 1]?.index ?? 0} open={openAt} mode={mode} onGo={(index) => openSegmentAt(index, 150)} />
+        <Strip segments={segments} revision={revision} from={items[0]?.index ?? 0} to={items[items.length - 1]?.index ?? 0} open={openAt} mode={mode} onGo={openFromMap} />
         <section className="column" aria-label={t('stages.translate')}>
           <div className="column-head">
             {t('translate.showing')} <MenuInPlace title={t('translate.filter')} label={t(`translate.${filter}`)} value={filter} options={['everything', 'unfinished', 'marked'].map((value) => ({ value, label: t(`translate.${value}`) }))} onChange={(value) => { setFilter(value); setOpen(null) }} />
@@ -200,9 +210,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
           {status.offline && status.waiting > 0 ? <div className="waiting-line" role="status">{t('translate.waiting')} ({status.waiting})</div> : said && <div className="said" role="status">{said}</div>}
           {folded && <button type="button" className="unfold" aria-label={t('companion.unfold')} onClick={() => setFolded(false)}>←</button>}
         </section>
-        {!folded && current !== undefined && <Companion store={store} revision={revision} open={openSegment} document={current} onFold={() => setFolded(true)}
-          onOpen={(segment) => { const index = order.indexOf(segment); if (index >= 0) openSegmentAt(index, 150); else { setFilter('everything'); setFile('all'); void go(`#${segment}`) } }}
-          onRestore={(version) => card.current?.write(version.target, version.origin)} />}
+        {!folded && current !== undefined && <Companion store={store} revision={revision} open={openSegment} document={current} onFold={fold}
+          onOpen={openFromPage} onRestore={restore} />}
       </div>
     </Frame>
   )

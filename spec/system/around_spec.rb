@@ -90,9 +90,8 @@ RSpec.describe "Around the work" do
 
   it "is as readable in the dark, and remembers it" do
     user = make_user
-    project = make_project(user,
-                           memories: [{ "memory_id" => make_memory(user,
-                                                                   { "Check the straps now." => "Ricontrollare le cinghie." }).id }])
+    memory = make_memory(user, { "Check the straps now." => "Ricontrollare le cinghie." })
+    project = make_project(user, memories: [{ "memory_id" => memory.id }])
     sign_in(user)
     click_button "Your menu: #{user.name}"
     find(".ant-dropdown-menu-item", text: "Dark").click
