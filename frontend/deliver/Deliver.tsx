@@ -1,7 +1,7 @@
 // Deliver: what is not ready with a way there, then the files with their proof, then the history.
 import { useQuery } from '@tanstack/react-query'
 import { App, Button } from 'antd'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { api } from '../shared/api'
@@ -15,6 +15,7 @@ export function Deliver() {
   const id = Number(useParams().id)
   const { message } = App.useApp()
   const [making, setMaking] = useState(false)
+  const history = useRef<HTMLDivElement>(null)
   const project = useQuery({ queryKey: ['project', id], queryFn: () => api.get<Project>(`/projects/${id}`), refetchOnMount: 'always' })
   const readiness = useQuery({ queryKey: ['readiness', id], queryFn: () => api.get<Readiness>(`/projects/${id}/readiness`), refetchOnMount: 'always' })
   const deliveries = useQuery({ queryKey: ['deliveries', id], queryFn: () => api.get<Delivery[]>(`/projects/${id}/deliveries`), refetchOnMount: 'always' })
@@ -23,7 +24,7 @@ export function Deliver() {
 
   const make = () => {
     setMaking(true)
-    void api.post<Delivery>(`/projects/${id}/deliveries`).then(() => deliveries.refetch()).catch((fault: Error) => message.error(fault.message === 'offline' ? t('app.offline') : fault.message)).finally(() => setMaking(false))
+    void api.post<Delivery>(`/projects/${id}/deliveries`).then(() => deliveries.refetch()).then(() => history.current?.scrollIntoView({ block: 'nearest' })).catch((fault: Error) => message.error(fault.message === 'offline' ? t('app.offline') : fault.message)).finally(() => setMaking(false))
   }
   const open = Object.entries(readiness.data.items)
   const words = readiness.data.words
@@ -45,8 +46,10 @@ export function Deliver() {
           </>
         ) : <p className="quiet">{t('deliver.ready')}</p>}
         <p style={{ marginTop: 22 }}><Button type={open.length ? 'default' : 'primary'} size="large" loading={making} onClick={make}>{making ? t('deliver.making') : t(open.length ? 'deliver.makeAnyway' : 'deliver.make')}</Button></p>
-        <h2>{t('deliver.history')}</h2>
-        {deliveries.data?.length ? <ul className="lines">{deliveries.data.map((delivery) => <Line key={delivery.id} delivery={delivery} />)}</ul> : <p className="quiet">{t('deliver.none')}</p>}
+        <div ref={history}>
+          <h2>{t('deliver.history')}</h2>
+          {deliveries.data?.length ? <ul className="lines">{deliveries.data.map((delivery) => <Line key={delivery.id} delivery={delivery} />)}</ul> : <p className="quiet">{t('deliver.none')}</p>}
+        </div>
       </div>
     </Frame>
   )

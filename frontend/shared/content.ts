@@ -75,5 +75,16 @@ export function markDifferences(source: string, differences: Difference[]): Mark
     at = Math.max(at, to)
   }
   list.push({ text: slice(at, letters.length), mark: 'same' })
-  return list.filter((one) => one.text)
+  return joined(list.filter((one) => one.text))
+}
+
+// New words that stand side by side are marked as one stretch.
+function joined(list: Marked[]): Marked[] {
+  const out: Marked[] = []
+  for (const one of list) {
+    const [before, last] = out.slice(-2)
+    if (one.mark === 'new' && last?.mark === 'same' && !last.text.trim() && before?.mark === 'new') out.splice(-2, 2, { text: before.text + last.text + one.text, mark: 'new' })
+    else out.push(one)
+  }
+  return out
 }
