@@ -41,5 +41,6 @@ module Glossema
 end
 
 require "glossema/formats/container"
+require "glossema/formats/runs"
 require "glossema/formats/plain_text"
 require "glossema/formats/docx"

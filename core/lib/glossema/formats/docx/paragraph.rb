@@ -3,6 +3,8 @@ module Glossema
   module Formats
     class Docx
       class Paragraph
+        include Runs
+
         TRANSPARENT = %w[ins moveTo smartTag customXml].freeze
         GONE = %w[del moveFrom proofErr].freeze
         STARTS = %w[bookmarkStart commentRangeStart permStart moveFromRangeStart moveToRangeStart customXmlInsRangeStart customXmlDelRangeStart].freeze
@@ -16,16 +18,7 @@ module Glossema
                   "AlternateContent" => "picture", "pgNum" => "page number", "ruby" => "ruby text", "annotationRef" => "comment mark" }.freeze
         BEFORE_LANG = %w[eastAsianLayout specVanish oMath rPrChange].freeze
 
-        # Text with a look: properties of the run it came from, its look among the scripts of this paragraph, and its look
-        # whatever the script, which the proof compares.
-        Text = Struct.new(:text, :run, :props, :look, :plain_look)
-        # A code that stands alone; nodes: what is written for it, each [properties of its run or nil, node], or [:bare, node] for
-        # one that stands outside runs.
-        Alone = Struct.new(:type, :display, :equiv, :nodes)
-        # A container with entries inside.
-        Wrap = Struct.new(:type, :display, :wrap, :element, :before, :after, :entries)
-
-        attr_reader :node, :content, :look, :block
+        attr_reader :node, :content, :block
 
         # fields: stack of the fields open at the start of the paragraph; left as it is at its end.
         def initialize(node, styles, fields, hidden: false)
@@ -33,7 +26,6 @@ module Glossema
           @properties = Styles.child(node, "pPr")
           @style = styles.style_id(@properties)
           @block = styles.block(@properties)
-          @originals = {}
           @effective = {}
           read
         end
@@ -63,12 +55,7 @@ module Glossema
           visit(@node, true)
           flush_capture
           demote_unclosed_links
-          @text = every_text(@top).map(&:text).join
-          settle(@top)
-          base = dominant(@top)
-          @base = base&.run
-          @look = base&.plain_look || ""
-          @content = Content.new(linear(@top, base)).renumber
+          @content = content_of(@top)
         end
 
         # --- reading: nodes → entries ---------------------------------------------------------------------------
@@ -279,104 +266,12 @@ module Glossema
 
         def effective(properties) = @effective[properties&.pointer_id] ||= @styles.effective(@style, properties)
 
-        # --- looks -------------------------------------------------------------------------------------------------
+        # --- hooks of Runs -----------------------------------------------------------------------------------------
 
-        # Joins neighbouring text of one look; white space takes the look of what stands before it where that cannot be seen.
-        def settle(entries)
-          entries.grep(Wrap).each { |wrap| settle(wrap.entries) }
-          texts = entries.grep(Text)
-          texts.each { |text| text.look, text.plain_look = @styles.look(text.props, @text), @styles.look(text.props, "") }
-          texts.each_with_index do |text, index|
-            next unless text.text.match?(/\A[[:space:]]*\z/) && !shows_on_space?(text)
-
-            neighbour = index.positive? ? texts[index - 1] : texts[index + 1]
-            next if neighbour.nil? || shows_on_space?(neighbour)
-
-            text.look, text.plain_look, text.run, text.props = neighbour.look, neighbour.plain_look, neighbour.run, neighbour.props
-          end
-        end
-
+        def look_of(props, text) = @styles.look(props, text)
+        def words_of(props, base) = @styles.words(props, base)
+        def plain_props = @styles.effective(@style, nil)
         def shows_on_space?(text) = text.props.keys.intersect?(%w[u strike dstrike highlight shd bdr])
-
-        # The text whose look needs the fewest codes for the rest; then the look without run settings, then the commonest.
-        def dominant(entries)
-          texts = every_text(entries, own: true)
-          texts = every_text(entries) if texts.empty?
-          plain = @styles.look(@styles.effective(@style, nil), @text)
-          sequence = texts.map(&:look).chunk_while { |one, other| one == other }.map(&:first)
-          weights = texts.group_by(&:look).transform_values { |list| list.sum { |text| text.text.gsub(/[[:space:]]/, "").length } }
-          look = weights.keys.min_by { |candidate| [sequence.count { |other| other != candidate }, candidate == plain ? 0 : 1, -weights[candidate]] }
-          texts.find { |text| text.look == look }
-        end
-
-        def every_text(entries, own: false)
-          entries.flat_map { |entry| entry.is_a?(Text) ? [entry] : (entry.is_a?(Wrap) && !own ? every_text(entry.entries) : []) }
-        end
-
-        # --- entries → items ---------------------------------------------------------------------------------------
-
-        def linear(entries, base)
-          items, open, open_shows, look, waiting = [], nil, false, nil, []
-          close = lambda do
-            # White space at the edge of a look that does not show on it stays outside.
-            space = open && !open_shows && items.last.is_a?(String) && items.last[/[[:space:]]+\z/]
-            items[-1] = items.last.delete_suffix(space) if space
-            items << open.with(kind: :close) if open
-            items << space if space
-            open = nil
-            items.concat(waiting)
-            waiting = []
-          end
-          lead = nil
-          entries.each do |entry|
-            case entry
-            when Text
-              same = base && entry.look == base.look
-              if open && !same && look == entry.look
-                items.concat(waiting)
-                waiting = []
-              else
-                close.call
-                unless same || entry.text.empty?
-                  open_shows = shows_on_space?(entry) || (base ? shows_on_space?(base) : false)
-                  lead = open_shows ? "" : entry.text[/\A[[:space:]]*/]
-                  items << lead << (open = format_code(entry, base))
-                end
-                look = entry.look
-              end
-              items << (lead && open ? entry.text.delete_prefix(lead) : entry.text)
-              lead = nil
-            when Alone then waiting << alone_code(entry)
-            when Wrap
-              close.call
-              items.concat(wrap_items(entry, base))
-            end
-          end
-          close.call
-          items
-        end
-
-        def key(prefix, original)
-          @counts ||= Hash.new(0)
-          "#{prefix}#{@counts[prefix] += 1}".tap { |name| @originals[name] = original }
-        end
-
-        def format_code(text, base)
-          words = @styles.words(text.props, base ? base.props : {})
-          Code.new(id: 0, kind: :open, key: key("f", text.run), type: "format", display: words.empty? ? "formatting" : words.join(" "), equiv: "", style: text.plain_look, css: words.join(" "))
-        end
-
-        def alone_code(entry)
-          Code.new(id: 0, kind: :alone, key: key(entry.type.start_with?("anchor") ? "a" : "o", entry.nodes), type: entry.type, display: entry.display, equiv: entry.equiv,
-                   css: entry.type.start_with?("anchor") || %w[picture object].include?(entry.type) ? "hidden" : nil)
-        end
-
-        def wrap_items(entry, base)
-          inner = dominant(entry.entries) || base
-          open = Code.new(id: 0, kind: :open, key: key("w", [entry, inner&.run]), type: entry.type, display: entry.display, equiv: "", style: inner&.plain_look, wrap: entry.wrap,
-                          css: [entry.type == "link" ? "link" : nil, *(inner && base ? @styles.words(inner.props, base.props) : [])].compact.uniq.join(" "))
-          [open, *linear(entry.entries, inner), open.with(kind: :close)]
-        end
 
         # --- writing: items → nodes -------------------------------------------------------------------------------
 
