@@ -10,7 +10,8 @@
 module Glossema
   # One stretch of text of a document that is translated as a whole (a paragraph, a cell, a value).
   #   id     stable in one file; path is for people ("table 2 · row 1 · column 3"); block is one of
-  #          heading-1 … heading-6, title, paragraph, list-item, cell, note, header, footer, text-box, alt-text, property, line
+  #          heading-1 … heading-6, title, paragraph, list-item, cell, note, header, footer, text-box, alt-text,
+  #          chart, diagram, property, line
   #   look   the look outside all codes, canonical, for comparing
   Unit = Struct.new(:id, :path, :block, :content, :note, :limit, :key, :look, keyword_init: true)
 
@@ -19,7 +20,7 @@ module Glossema
 
     module_function
 
-    def all = [Docx, PlainText]
+    def all = [Docx, Pptx, PlainText]
 
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
@@ -42,5 +43,8 @@ end
 
 require "glossema/formats/container"
 require "glossema/formats/runs"
+require "glossema/formats/drawing"
+require "glossema/formats/ooxml"
 require "glossema/formats/plain_text"
 require "glossema/formats/docx"
+require "glossema/formats/pptx"

@@ -2,131 +2,33 @@
 #
 # A paragraph is a unit. Writing replaces the inline content of those paragraphs whose text changed; everything else of the
 # file stays as it was. Tracked changes are read as accepted; results of computed fields and hidden text stay.
-require "glossema/formats/docx/styles"
-require "glossema/formats/docx/paragraph"
-require "glossema/formats/docx/page"
 
 module Glossema
   module Formats
-    class Docx
+    class Docx < Ooxml
       NAME = "DOCX".freeze
       EXTENSIONS = %w[docx docm dotx dotm].freeze
       MEDIA_TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml.document".freeze
+      FAMILY = "wordprocessingml".freeze
+      DEFAULTS = { "comments" => false, "alt_texts" => true, "title" => true, "headers" => true, "hidden" => false }.freeze
       STORIES = { "header" => "header", "footer" => "footer", "footnotes" => "footnote", "endnotes" => "endnote", "comments" => "comment" }.freeze
-      TYPES = "[Content_Types].xml".freeze
 
-      # A paragraph or attribute that holds the text of a unit, and those that repeat it for older readers.
-      Place = Struct.new(:unit, :paragraph, :mirrors, :attribute, :part, keyword_init: true)
-
-      # A part that holds text. kind: body, header, footer, footnote, endnote, comment.
-      Story = Struct.new(:path, :kind, :xml, keyword_init: true)
-
-      def self.recognises?(bytes, name)
-        return false unless Container.zip?(bytes)
-
-        container = Container.new(bytes, name)
-        container.entry?(TYPES) && container.read(TYPES).include?("wordprocessingml") && !main_path(container).nil?
-      end
-
-      def self.main_path(container)
-        relations(container, "").find { |relation| relation[:type] == "officeDocument" }&.fetch(:target)
-      end
-
-      # The relations of a part ("" for the package): array of {type:, target:, id:} with full paths.
-      def self.relations(container, part)
-        folder, file = File.split(part)
-        folder = "" if folder == "."
-        path = [folder, "_rels", "#{file}.rels"].reject(&:empty?).join("/")
-        path = "_rels/.rels" if part.empty?
-        return [] unless container.entry?(path)
-
-        container.xml(path).root.element_children.filter_map do |node|
-          next if node["TargetMode"] == "External"
-
-          target = node["Target"].to_s
-          full = target.start_with?("/") ? target[1..] : File.expand_path(target, "/#{folder}")[1..]
-          { type: node["Type"].to_s.split("/").last, target: full, id: node["Id"] }
-        end
-      end
-
-      def self.read(bytes, name:, options: {}) = new(bytes, name, options)
-
-      attr_reader :units, :options, :container, :styles, :stories
-
-      # options: "comments" (false), "alt_texts" (true), "title" (true), "headers" (true), "hidden" (false).
-      def initialize(bytes, name, options)
-        @name = name
-        @options = { "comments" => false, "alt_texts" => true, "title" => true, "headers" => true, "hidden" => false }.merge(options)
-        @container = Container.new(bytes, name)
-        main = self.class.main_path(@container)
-        raise Refused.new("damaged", "#{name} is damaged: its main part is missing.") unless main && @container.entry?(main)
-
-        @relations = self.class.relations(@container, main)
-        @styles = Styles.new(part_xml("styles"), part_xml("numbering"))
-        @stories = stories_of(main)
-        @places = []
-        @stories.each { |story| read_story(story) }
-        read_title if @options["title"]
-        @units = @places.map(&:unit)
-      end
+      attr_reader :styles
 
       def source_language = styles.language
 
-      def write(contents, target_language: nil)
-        return container.bytes if contents.empty?
-
-        # A copy is changed, so that this one can be written again.
-        container.write(self.class.new(container.bytes, @name, @options).apply(contents, target_language))
-      end
-
       def preview(&block) = Page.new(self, @places, block).html
-
-      # Parts that differ from those of the other file although nothing in them was to be translated; for parts with text,
-      # whether anything but the text differs.
-      def untouched(other)
-        textual = @places.map(&:part).uniq
-        names = container.entries
-        return ["the list of parts"] if names != other.container.entries
-
-        names.reject do |name|
-          container.read(name) == other.container.read(name) || (textual.include?(name) && frame(name) == other.frame(name))
-        end
-      end
-
-      # What stands around the text of a part, as a string to compare.
-      def frame(path)
-        xml = container.xml(path).dup
-        xml.xpath("//*[local-name()='p']").each { |node| node.element_children.each { |child| child.unlink unless child.name == "pPr" } if node.namespace&.prefix != "a" }
-        xml.xpath("//*[local-name()='title']").each { |node| node.content = "" } if path == title_path
-        xml.canonicalize
-      end
-
-      # Puts the contents in place in this copy; returns {path => bytes} of the parts that changed.
-      def apply(contents, target_language)
-        parts = {}
-        @places.each do |place|
-          content = contents[place.unit.id] or next
-          if place.attribute then place.attribute.content = content.text
-          else [place.paragraph, *place.mirrors].each { |paragraph| paragraph.write(content, target_language) }
-          end
-          parts[place.part] = true
-        end
-        parts.to_h { |path, _| [path, @parsed.fetch(path).then { |xml| xml.to_xml(encoding: xml.encoding || "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML) }] }
-      end
-
-      def relation_target(part, id)
-        (@targets ||= {})[part] ||= self.class.relations(container, part).to_h { |relation| [relation[:id], relation[:target]] }
-        @targets[part][id]
-      end
 
       private
 
-      def parse(path) = (@parsed ||= {})[path] ||= container.xml(path)
-
-      def part_xml(type)
-        target = @relations.find { |relation| relation[:type] == type }&.fetch(:target)
-        target && container.entry?(target) ? parse(target) : nil
+      def read
+        @styles = Styles.new(part_xml("styles"), part_xml("numbering"))
+        @stories = stories_of(@main)
+        @stories.each { |story| read_story(story) }
+        @stories.each { |story| read_graphics(story.path) }
       end
+
+      def part_xml(type) = related(@main, type).first&.then { |path| parse(path) }
 
       def stories_of(main)
         list = [Story.new(path: main, kind: "body", xml: parse(main))]
@@ -134,9 +36,7 @@ module Glossema
           next if kind == "comment" && !@options["comments"]
           next if %w[header footer].include?(kind) && !@options["headers"]
 
-          @relations.select { |relation| relation[:type] == type && container.entry?(relation[:target]) }.map { |relation| relation[:target] }.uniq.each do |path|
-            list << Story.new(path: path, kind: kind, xml: parse(path))
-          end
+          related(main, type).each { |path| list << Story.new(path: path, kind: kind, xml: parse(path)) }
         end
         list
       end
@@ -185,7 +85,7 @@ module Glossema
           other.xpath(".//*[local-name()='txbxContent']//*[local-name()='p']").each_with_index do |repeat, index|
             twin = shown.select { |place| place.paragraph.node.ancestors.include?(choice) }[index]
             if twin && twin.paragraph.node.xpath(".//*[local-name()='t']").map(&:text).join == repeat.xpath(".//*[local-name()='t']").map(&:text).join
-              twin.mirrors << Paragraph.new(repeat, styles, [], hidden: @options["hidden"])
+              twin.mirrors << Place.new(paragraph: Paragraph.new(repeat, styles, [], hidden: @options["hidden"]), part: story.path)
             else
               paragraph(repeat, story, context.merge(fields: [], where: "text box"))
             end
@@ -203,32 +103,6 @@ module Glossema
         node.element_children.each { |child| walk(child, story, inside) unless child.name == "pPr" }
       end
 
-      def alt_text(node, story)
-        return unless @options["alt_texts"]
-
-        %w[descr title].each do |name|
-          attribute = node.attribute(name)
-          text = attribute&.value.to_s
-          next if !text.match?(/\p{L}/) || text.match?(/\A\S+\.(?:png|jpe?g|gif|emf|wmf|svg|bmp|tiff?)\z/i)
-
-          unit = Unit.new(id: "#{short(story.path)}:alt#{@counters[:alt] += 1}", path: name == "descr" ? "alternative text of a picture" : "title of a picture", block: "alt-text", content: Content.text(text))
-          @places << Place.new(unit: unit, attribute: attribute, part: story.path)
-        end
-      end
-
-      def title_path = self.class.relations(container, "").find { |relation| relation[:type] == "core-properties" }&.fetch(:target)
-
-      def read_title
-        path = title_path
-        node = path && container.entry?(path) && parse(path).at_xpath("//*[local-name()='title']")
-        return unless node && node.text.match?(/\p{L}/)
-
-        unit = Unit.new(id: "title", path: "title of the document", block: "property", content: Content.text(node.text))
-        @places << Place.new(unit: unit, attribute: node, part: path)
-      end
-
-      def short(path) = File.basename(path, ".xml")
-
       def block(context, paragraph)
         return "text-box" if context[:where] == "text box"
         return context[:where] == "body" ? "cell" : context[:where] if context[:table]
@@ -244,3 +118,7 @@ module Glossema
     end
   end
 end
+
+require "glossema/formats/docx/styles"
+require "glossema/formats/docx/paragraph"
+require "glossema/formats/docx/page"

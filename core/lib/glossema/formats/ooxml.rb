@@ -1,0 +1,194 @@
+# What the office formats in OOXML share: parts and their relations, places of text in them, writing what changed, and the
+# comparison of all the rest.
+module Glossema
+  module Formats
+    class Ooxml
+      TYPES = "[Content_Types].xml".freeze
+
+      # A paragraph or attribute that holds the text of a unit, and those that repeat it for older readers.
+      Place = Struct.new(:unit, :paragraph, :mirrors, :attribute, :part, keyword_init: true)
+
+      # A part that holds text. kind: body, header, footer, footnote, endnote, comment, slide, notes, chart, diagram, master.
+      Story = Struct.new(:path, :kind, :xml, :number, keyword_init: true)
+
+      # Formats say FAMILY, a word of their content types ("wordprocessingml"), and DEFAULTS, their options.
+      def self.recognises?(bytes, name)
+        return false unless Container.zip?(bytes)
+
+        container = Container.new(bytes, name)
+        container.entry?(TYPES) && container.read(TYPES).include?(self::FAMILY) && !main_path(container).nil?
+      end
+
+      def self.main_path(container)
+        relations(container, "").find { |relation| relation[:type] == "officeDocument" }&.fetch(:target)
+      end
+
+      # The relations of a part ("" for the package): array of {type:, target:, id:} with full paths.
+      def self.relations(container, part)
+        folder, file = File.split(part)
+        folder = "" if folder == "."
+        path = [folder, "_rels", "#{file}.rels"].reject(&:empty?).join("/")
+        path = "_rels/.rels" if part.empty?
+        return [] unless container.entry?(path)
+
+        container.xml(path).root.element_children.filter_map do |node|
+          next if node["TargetMode"] == "External"
+
+          target = node["Target"].to_s
+          full = target.start_with?("/") ? target[1..] : File.expand_path(target, "/#{folder}")[1..]
+          { type: node["Type"].to_s.split("/").last, target: full, id: node["Id"] }
+        end
+      end
+
+      def self.read(bytes, name:, options: {}) = new(bytes, name, options)
+
+      attr_reader :units, :options, :container, :stories
+
+      def initialize(bytes, name, options)
+        @name = name
+        @options = self.class::DEFAULTS.merge(options)
+        @container = Container.new(bytes, name)
+        @main = self.class.main_path(@container)
+        raise Refused.new("damaged", "#{name} is damaged: its main part is missing.") unless @main && @container.entry?(@main)
+
+        @relations = self.class.relations(@container, @main)
+        @places, @counters = [], Hash.new(0)
+        read
+        read_title if @options["title"]
+        @units = @places.map(&:unit)
+      end
+
+      def write(contents, target_language: nil)
+        return container.bytes if contents.empty?
+
+        # A copy is changed, so that this one can be written again.
+        container.write(self.class.new(container.bytes, @name, @options).apply(contents, target_language))
+      end
+
+      # Parts that differ from those of the other file although nothing in them was to be translated; for parts with text,
+      # whether anything but the text differs.
+      def untouched(other)
+        textual = @places.flat_map { |place| [place, *place.mirrors].map(&:part) }.uniq
+        names = container.entries
+        return ["the list of parts"] if names != other.container.entries
+
+        names.reject do |name|
+          container.read(name) == other.container.read(name) || (textual.include?(name) && frame(name) == other.frame(name))
+        end
+      end
+
+      # What stands around the text of a part, as a string to compare.
+      def frame(path)
+        xml = container.xml(path).dup
+        xml.xpath("//*[local-name()='p']").each { |node| node.element_children.each { |child| child.unlink unless %w[pPr endParaRPr].include?(child.name) } }
+        xml.xpath("//*[local-name()='cNvPr' or local-name()='docPr']").each { |node| %w[descr title].each { |name| node.remove_attribute(name) } }
+        xml.xpath("//*[local-name()='title']").each { |node| node.content = "" } if path == title_path
+        xml.canonicalize
+      end
+
+      # Puts the contents in place in this copy; returns {path => bytes} of the parts that changed.
+      def apply(contents, target_language)
+        parts = {}
+        @places.each do |place|
+          content = contents[place.unit.id] or next
+          if place.attribute then place.attribute.content = content.text
+          else place.paragraph.write(content, target_language)
+          end
+          place.mirrors&.each { |mirror| mirror.paragraph.write(content, target_language) }
+          [place, *place.mirrors].each { |changed| parts[changed.part] = true }
+        end
+        parts.to_h { |path, _| [path, @parsed.fetch(path).then { |xml| xml.to_xml(encoding: xml.encoding || "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML) }] }
+      end
+
+      def relation_target(part, id)
+        (@targets ||= {})[part] ||= self.class.relations(container, part).to_h { |relation| [relation[:id], relation[:target]] }
+        @targets[part][id]
+      end
+
+      private
+
+      def parse(path) = (@parsed ||= {})[path] ||= container.xml(path)
+
+      def short(path) = File.basename(path, ".xml")
+
+      # The relations of a part of one type, as full paths that exist.
+      def related(part, type)
+        list = part == @main ? @relations : self.class.relations(container, part)
+        list.select { |relation| relation[:type] == type && container.entry?(relation[:target]) }.map { |relation| relation[:target] }.uniq
+      end
+
+      # Takes alternative text and title of a picture or shape.
+      def alt_text(node, story)
+        return unless @options["alt_texts"]
+
+        %w[descr title].each do |name|
+          attribute = node.attribute(name)
+          text = attribute&.value.to_s
+          next if !text.match?(/\p{L}/) || text.match?(/\A\S+\.(?:png|jpe?g|gif|emf|wmf|svg|bmp|tiff?)\z/i)
+
+          unit = Unit.new(id: "#{short(story.path)}:alt#{@counters[:alt] += 1}", path: name == "descr" ? "alternative text of a picture" : "title of a picture", block: "alt-text", content: Content.text(text))
+          @places << Place.new(unit: unit, attribute: attribute, part: story.path)
+        end
+      end
+
+      def title_path = self.class.relations(container, "").find { |relation| relation[:type] == "core-properties" }&.fetch(:target)
+
+      def read_title
+        path = title_path
+        node = path && container.entry?(path) && parse(path).at_xpath("//*[local-name()='title']")
+        return unless node && node.text.match?(/\p{L}/)
+
+        unit = Unit.new(id: "title", path: "title of the document", block: "property", content: Content.text(node.text))
+        @places << Place.new(unit: unit, attribute: node, part: path)
+      end
+
+      def short(path) = File.basename(path, ".xml")
+
+      # A part of DrawingML text (a chart, a diagram, a slide): every paragraph in order is a unit. The block is given each
+      # paragraph's node and answers [block, path] of its unit, or nil to pass it over.
+      def read_drawing(story)
+        story.xml.root.xpath(".//*[local-name()='p']").each do |node|
+          paragraph = Drawing.new(node, ->(id) { link_target(story.path, id) })
+          block, path = yield(node)
+          next unless block
+
+          unit = Unit.new(id: "#{short(story.path)}:#{@counters[story.path] += 1}", path: path, block: block, content: paragraph.content, look: paragraph.look)
+          @places << Place.new(unit: unit, paragraph: paragraph, mirrors: [], part: story.path)
+        end
+      end
+
+      # Charts and diagrams of a part; the drawn copy of a diagram repeats its texts.
+      def read_graphics(part)
+        related(part, "chart").each do |path|
+          read_drawing(Story.new(path: path, kind: "chart", xml: parse(path))) { ["chart", "text of a chart"] }
+        end
+        drawn = related(part, "diagramDrawing")
+        related(part, "diagramData").each_with_index do |path, index|
+          from = @places.size
+          read_drawing(Story.new(path: path, kind: "diagram", xml: parse(path))) { ["diagram", "text of a diagram"] }
+          mirror(drawn[index], @places[from..]) if drawn[index]
+        end
+      end
+
+      def mirror(path, shown)
+        waiting = shown.group_by { |place| place.unit.content.text }
+        parse(path).root.xpath(".//*[local-name()='p']").each do |node|
+          repeat = Drawing.new(node, ->(id) { link_target(path, id) })
+          twins = waiting[repeat.content.text] or next
+          place = twins.size > 1 ? twins.shift : twins.first
+          place.mirrors << Place.new(paragraph: repeat, part: path)
+        end
+      end
+
+      def link_target(part, id)
+        @links ||= {}
+        @links[part] ||= begin
+          folder, file = File.split(part)
+          path = "#{folder}/_rels/#{file}.rels"
+          container.entry?(path) ? parse(path).root.element_children.to_h { |node| [node["Id"], node["Target"]] } : {}
+        end
+        @links[part][id] || id
+      end
+    end
+  end
+end
