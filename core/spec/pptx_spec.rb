@@ -39,9 +39,9 @@ RSpec.describe Glossema::Formats::Pptx do
     table = "<p:graphicFrame><a:tbl><a:tr><a:tc><a:txBody>#{lines(text('Model'))}</a:txBody></a:tc><a:tc><a:txBody>#{lines(text('80 kg'))}</a:txBody></a:tc></a:tr></a:tbl></p:graphicFrame>"
     document = opened(pptx([[shape(lines(text("The new range")), holder: "ctrTitle") + shape(lines(text("One. Two.")), holder: "body", description: "A bicycle"), ""], [table + shape(lines(text("Free text"))), ""]]))
     expect(found(document)).to eq([
-      ["heading-1", "slide 1", "The new range"], ["paragraph", "slide 1", "One."], ["paragraph", "slide 1", "Two."], ["alt-text", "alternative text of a picture", "A bicycle"],
-      ["cell", "slide 2 · row 1 · column 1", "Model"], ["cell", "slide 2 · row 1 · column 2", "80 kg"], ["text-box", "slide 2", "Free text"]
-    ])
+                                    ["heading-1", "slide 1", "The new range"], ["paragraph", "slide 1", "One."], ["paragraph", "slide 1", "Two."], ["alt-text", "alternative text of a picture", "A bicycle"],
+                                    ["cell", "slide 2 · row 1 · column 1", "Model"], ["cell", "slide 2 · row 1 · column 2", "80 kg"], ["text-box", "slide 2", "Free text"]
+                                  ])
     expect(proved(document)).to eq([])
   end
 
@@ -75,7 +75,7 @@ RSpec.describe Glossema::Formats::Pptx do
     drawn = "<dsp:drawing #{a}><dsp:sp><dsp:txBody>#{lines(text('Load low'))}</dsp:txBody></dsp:sp></dsp:drawing>"
     links = [%w[c chart ../charts/chart1.xml], %w[d diagramData ../diagrams/data1.xml], ["w", "http://schemas.microsoft.com/office/2007/relationships/diagramDrawing", "../diagrams/drawing1.xml"]]
     document = opened(pptx([[shape(lines(text("Slide"))), ""]], "ppt/slides/_rels/slide1.xml.rels" => relations(links),
-                                                                 "ppt/charts/chart1.xml" => chart, "ppt/diagrams/data1.xml" => data, "ppt/diagrams/drawing1.xml" => drawn))
+                                                                "ppt/charts/chart1.xml" => chart, "ppt/diagrams/data1.xml" => data, "ppt/diagrams/drawing1.xml" => drawn))
     expect(found(document).map(&:last)).to eq(["Slide", "Range in km", "Load low"])
     targets = document.segments.to_h { |segment| [segment.id, Glossema::Content.text("«#{segment.content.text}»")] }
     parts = parts_of(document.write(targets))

@@ -142,8 +142,6 @@ module Glossema
         @places << Place.new(unit: unit, attribute: node, part: path)
       end
 
-      def short(path) = File.basename(path, ".xml")
-
       # A part of DrawingML text (a chart, a diagram, a slide): every paragraph in order is a unit. The block is given each
       # paragraph's node and answers [block, path] of its unit, or nil to pass it over.
       def read_drawing(story)
