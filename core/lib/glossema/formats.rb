@@ -20,7 +20,7 @@ module Glossema
 
     module_function
 
-    def all = [Docx, Pptx, PlainText]
+    def all = [Docx, Pptx, Odt, PlainText]
 
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
@@ -44,7 +44,9 @@ end
 require "glossema/formats/container"
 require "glossema/formats/runs"
 require "glossema/formats/drawing"
+require "glossema/formats/package"
 require "glossema/formats/ooxml"
 require "glossema/formats/plain_text"
 require "glossema/formats/docx"
 require "glossema/formats/pptx"
+require "glossema/formats/odt"
