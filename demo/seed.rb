@@ -72,7 +72,7 @@ module Demo
     end
 
     def project(client, name, reference, subject, days, files)
-      project = @user.projects.create!(client: @clients[client], name: name, reference: reference, subject: subject, source_lang: "en-GB", target_lang: "it-IT", due_at: working_day(days))
+      project = @user.projects.create!(client: @clients[client], name: name, reference: reference, subject: subject, source_lang: "en-GB", target_lang: "it-IT", due_at: WorkingDays.after(days, hour: 15))
       files.each_with_index do |(file, bytes), index|
         document = project.documents.new(position: index + 1, name: file, byte_size: bytes.bytesize, checksum: Digest::SHA256.hexdigest(bytes), run: "demo")
         document.original.attach(io: StringIO.new(bytes), filename: file, identify: false)
@@ -85,15 +85,6 @@ module Demo
       project.reload.begin!
       CountProjectJob.perform_now(project)
       project
-    end
-
-    def working_day(days)
-      time = Time.current.change(hour: 15)
-      days.times do
-        time += 1.day
-        time += 1.day while time.on_weekend?
-      end
-      time
     end
 
     def half_translated

@@ -90,14 +90,5 @@ RSpec.describe Glossema::Formats::Odt do
     end
   end
 
-  describe "the samples", if: Dir.exist?(Files::SAMPLES) do
-    Dir[File.join(Files::SAMPLES, "odt/*.odt")].each do |path|
-      it "#{File.basename(path)} comes back as it was, and translated with every code" do
-        bytes = File.binread(path)
-        document = Glossema::Document.new(bytes, name: File.basename(path))
-        expect(document.write(document.segments.to_h { |segment| [segment.id, segment.content] })).to eq(bytes)
-        expect(proved(document)).to eq([])
-      end
-    end
-  end
+  it_behaves_like "a format on real documents", "odt"
 end

@@ -88,14 +88,5 @@ RSpec.describe Glossema::Formats::Pptx do
     expect(html).to eq('<section class="slide"><p class="number">slide 1</p><h1>Title</h1><p>Text</p></section>')
   end
 
-  describe "the samples", if: Dir.exist?(Files::SAMPLES) do
-    Dir[File.join(Files::SAMPLES, "pptx/*.pptx")].each do |path|
-      it "#{File.basename(path)} comes back as it was, and translated with every code" do
-        bytes = File.binread(path)
-        document = Glossema::Document.new(bytes, name: File.basename(path))
-        expect(document.write(document.segments.to_h { |segment| [segment.id, segment.content] })).to eq(bytes)
-        expect(proved(document)).to eq([])
-      end
-    end
-  end
+  it_behaves_like "a format on real documents", "pptx"
 end

@@ -2,6 +2,7 @@
 $LOAD_PATH.unshift File.expand_path("../lib", __dir__)
 require "glossema"
 require "support/files"
+require "support/samples"
 
 RSpec.configure do |config|
   config.disable_monkey_patching!

@@ -48,7 +48,7 @@ module Proposing
       "client_id" => seen_client(ready)&.id || earlier&.client_id,
       "source_lang" => regional(found) || earlier&.source_lang,
       "target_lang" => earlier&.target_lang, "subject" => earlier&.subject.presence, "reference" => next_reference,
-      "due_at" => words.positive? ? working_day((words / WORDS_A_DAY.to_f).ceil + 1) : nil }
+      "due_at" => words.positive? ? WorkingDays.after((words / WORDS_A_DAY.to_f).ceil + 1) : nil }
   end
 
   # A language found without its region is taken in the region she had it in before.
@@ -67,15 +67,6 @@ module Proposing
     @client, seen = counts.select { |_, count| count.positive? }.max_by(&:last)
     @client_seen = @client && [seen, ready.size]
     @client
-  end
-
-  def working_day(days)
-    time = Time.current.change(hour: 16)
-    days.times do
-      time += 1.day
-      time += 1.day while time.on_weekend?
-    end
-    time
   end
 
   # The memories of the client's last project, except those made for one project alone.
