@@ -83,10 +83,10 @@ RSpec.describe Glossema::Formats::Odt do
       else "<text:bookmark text:name=\"b#{random.rand(99)}\"/>"
       end
     end
-    60.times do |round|
+    40.times do |round|
       document = opened(odt(Array.new(3) { line(Array.new(4) { inline.call(0) }.join) }.join))
       expect(document.write({})).to eq(document.file.container.bytes)
-      expect(proved(document)).to eq([]), "round #{round}: #{proved(document)}"
+      expect([round, proved(document)]).to eq([round, []])
     end
   end
 

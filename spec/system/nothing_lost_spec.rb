@@ -44,10 +44,11 @@ RSpec.describe "Nothing typed is lost" do
     expect(card).to have_css(".source", text: "The rear deck")
     network(offline: true)
     type("Prima di chiudere")
+    sleep 0.6
+    expect(on_disk(segments[0]).target).to eq("")
     page.current_window.close
     page.switch_to_window(page.windows.first)
     network(offline: false)
-    expect(on_disk(segments[0]).target).to eq("")
     visit "/projects/#{project.id}/translate"
     expect(editor).to have_text("Prima di chiudere")
     eventually { expect(on_disk(segments[0]).target).to eq("Prima di chiudere") }

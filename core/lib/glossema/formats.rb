@@ -2,6 +2,7 @@
 #   NAME, EXTENSIONS, MEDIA_TYPE
 #   .recognises?(bytes, name)  by content
 #   .read(bytes, name:, options:) → an object answering
+#       options      those it was read with
 #       units        array of Unit, in reading order
 #       source_language  tag the file itself names, or nil
 #       write(contents, target_language:) → bytes; contents is {unit id => Content}, units not named keep their source

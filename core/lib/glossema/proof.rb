@@ -28,8 +28,7 @@ module Glossema
     private
 
     def compare(bytes)
-      written = @document.format.read(bytes, name: @document.name, options: {})
-      written = @document.format.read(bytes, name: @document.name, options: @document.file.options) if @document.file.respond_to?(:options)
+      written = @document.format.read(bytes, name: @document.name, options: @document.file.options)
       @document.file.untouched(written).each { |part| note(nil, "part", "#{part} should have stayed as it was and did not.") }
       back = written.units.to_h { |unit| [unit.id, unit] }
       @document.units.each { |unit| compare_unit(unit, back.delete(unit.id)) }

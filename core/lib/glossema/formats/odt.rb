@@ -345,7 +345,8 @@ module Glossema
         def put_alone(code, parent, used)
           (@originals[code.key] || []).each { |_, original| parent << (used[code.key] ? original.dup : original) }
           used[code.key] = true
-          @after_space = false
+          # What takes no room in the text does not part one blank from the next.
+          @after_space = false unless code.anchor? || code.type == "picture"
           @written = true unless code.anchor?
         end
 

@@ -29,10 +29,10 @@ module Glossema
 
       def self.read(bytes, name:, options: {}) = new(bytes, name, options)
 
-      attr_reader :units, :encoding
+      attr_reader :units, :encoding, :options
 
       def initialize(bytes, name, options)
-        @name = name
+        @name, @options = name, options
         decode(bytes.b)
         @block = options["paragraphs"] == "blank-line"
         @pieces = cut
