@@ -1,5 +1,6 @@
 # ZIP files as documents use them: read within bounds, written back with untouched parts copied as they were.
-require "zip"
+# Loaded when the first archive is opened: commands on plain text start sooner.
+autoload :Zip, "zip"
 
 module Glossema
   module Formats
