@@ -27,5 +27,4 @@ end
 group :test do
   gem "capybara", "~> 3.40"
   gem "selenium-webdriver", "~> 4.10"
-  gem "axe-core-api", "~> 4.8", require: false
 end

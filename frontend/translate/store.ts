@@ -48,7 +48,7 @@ export class Store {
     if (!segment) return
     const marked = !segment.marked
     this.put(id, { marked })
-    this.outbox.put(id, { target: segment.target, origin: segment.origin, marked, ...(segment.state === 'translated' ? { confirm: true } : {}) })
+    this.outbox.put(id, { target: segment.target, origin: segment.origin, marked })
     this.changed()
   }
 

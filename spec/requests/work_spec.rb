@@ -139,6 +139,14 @@ RSpec.describe "The work" do
       expect(segments[0].reload).to have_attributes(target: "", state: "untouched")
     end
 
+    it "makes no version of a mark, and leaves the state as it is" do
+      write(segments[4], "Rivolgersi al rivenditore.", confirm: true)
+      write(segments[4], "Rivolgersi al rivenditore.", marked: true)
+      write(segments[3], "", marked: true)
+      rows = [segments[4], segments[3]].map(&:reload)
+      expect(rows.map { |row| [row.state, row.marked, row.versions.count] }).to eq([["translated", true, 1], ["untouched", true, 0]])
+    end
+
     it "keeps every version, drafts typed in one go as one" do
       write(segments[4], "Riv")
       write(segments[4], "Rivolgersi")

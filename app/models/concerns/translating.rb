@@ -8,7 +8,7 @@ module Translating
     check_codes(target)
     transaction do
       self.marked = marked unless marked.nil?
-      next save! if target == self.target && state != "untouched"
+      next save! if target == self.target
 
       assign_attributes(target: target, origin: origin, state: target.empty? ? "untouched" : "draft", version: version + 1)
       save!

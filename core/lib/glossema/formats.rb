@@ -34,11 +34,6 @@ module Glossema
       all.find { |format| format.recognises?(bytes, name) } ||
         raise(Refused.new("format-unknown", "#{name} is not in a format that can be translated here (#{all.map { |format| format::NAME }.join(', ')})."))
     end
-
-    # Reads a file whole. Raises Refused; options are those of the format.
-    def read(bytes, name:, options: {})
-      detect(bytes, name).read(bytes, name: name, options: options)
-    end
   end
 end
 

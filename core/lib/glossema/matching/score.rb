@@ -44,12 +44,6 @@ module Glossema
         Comparison.new(score: score, distance: distance.round(6), differences: trace(table, left, right))
       end
 
-      # The part of a score that can be known from weights alone: no match of these totals can be better.
-      def bound(weight_a, weight_b)
-        larger = [weight_a, weight_b].max
-        larger.zero? ? 100 : (100 * [weight_a, weight_b].min / larger).floor
-      end
-
       def weight(units) = units.sum(&:weight)
 
       # The same after NFC and white-space folding, codes in the same order and of the same kind.
