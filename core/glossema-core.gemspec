@@ -8,5 +8,6 @@ Gem::Specification.new do |spec|
   spec.files = Dir["lib/**/*", "data/**/*"]
   spec.add_dependency "damerau-levenshtein", "~> 1.3"
   spec.add_dependency "nokogiri", "~> 1.17"
+  spec.add_dependency "rchardet", "~> 1.8"
   spec.add_dependency "rubyzip", "~> 2.4"
 end

@@ -25,19 +25,26 @@ module Glossema
       refuse(e.message)
     rescue OptionParser::ParseError => e
       refuse("#{e.message}.")
+    rescue Errno::EPIPE
+      DONE
     rescue SystemCallError => e
       refuse("#{e.message.sub(/ @ \w+/, '')}.")
     rescue JSON::ParserError => e
       refuse("This is not JSON: #{e.message.lines.first.strip[0, 100]}.")
-    rescue Errno::EPIPE
-      DONE
+    rescue StandardError => e
+      # Never a backtrace for the user; whoever mends it asks for one.
+      raise if ENV["GLOSSEMA_TRACE"]
+
+      refuse("#{@file_name || command} cannot be worked on: a fault in Glossema itself (#{e.class}: #{e.message.lines.first.to_s.strip[0, 120]}).")
     end
 
     def extract
-      document.segments.each do |segment|
+      opened = document
+      opened.segments.each do |segment|
         content = segment.content
         say("id" => segment.id, "unit" => segment.unit.id, "path" => segment.unit.path, "source" => content.written, "text" => content.text,
-            "codes" => content.code_count, "note" => segment.unit.note, "limit" => segment.unit.limit)
+            "codes" => content.code_count, "note" => segment.unit.note, "limit" => segment.unit.limit, "key" => segment.unit.key,
+            **(opened.bilingual? ? { "target" => segment.target&.written, "state" => segment.state } : {}))
       end
       DONE
     end
@@ -54,7 +61,7 @@ module Glossema
 
     def roundtrip
       opened = document
-      targets = opened.segments.to_h { |segment| [segment.id, @options[:pseudo] ? Pseudo.of(segment.content) : segment.content] }
+      targets = @options[:pseudo] ? opened.segments.to_h { |segment| [segment.id, Pseudo.of(segment.content)] } : as_it_is(opened)
       bytes = opened.write(targets, target_language: @options[:target_lang])
       proof = Proof.new(opened, bytes, targets)
       File.binwrite(need(:output, "-o"), bytes)
@@ -118,7 +125,13 @@ module Glossema
     def document(path = argument("FILE"))
       raise Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
 
-      Document.new(File.binread(path), name: File.basename(path), language: @options[:source_lang], by: @options[:by], rules: rules, options: @options[:format])
+      @file_name = File.basename(path)
+      Document.new(File.binread(path), name: @file_name, language: @options[:source_lang], by: @options[:by], rules: rules, options: { **(@options[:target_lang] ? { "target_language" => @options[:target_lang] } : {}), **@options[:format] })
+    end
+
+    # What leaves the file the same: its sources, or the translations it holds.
+    def as_it_is(opened)
+      opened.segments.reject { |segment| segment.unit.extra }.to_h { |segment| [segment.id, opened.bilingual? ? segment.target : segment.content] }.compact
     end
 
     def read_targets(path, opened)

@@ -1,7 +1,11 @@
 # A client's file opened for translation: the units of its format cut into segments.
 module Glossema
-  # id is unique in the document ("u12:1"); neighbours of one unit stand together.
-  Segment = Struct.new(:id, :unit, :content, keyword_init: true)
+  # id is unique in the document ("u12:1"); neighbours of one unit stand together. target: the translation a bilingual file
+  # brings along, or nil.
+  Segment = Struct.new(:id, :unit, :content, :target, keyword_init: true) do
+    # The state a bilingual file gives it, or nil.
+    def state = target && unit.state
+  end
 
   class Document
     attr_reader :format, :file, :segments, :name
@@ -16,15 +20,20 @@ module Glossema
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
       @pieces = units.to_h do |unit|
-        offsets = @breaks ? @breaks.fetch(unit.id, []) : segmenter.breaks(unit.content.text)
-        [unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets)]]
+        offsets = @breaks ? @breaks.fetch(unit.id, []) : (unit.whole ? [] : segmenter.breaks(unit.content.text))
+        next [unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets), nil]] unless unit.target && offsets.empty?
+
+        [unit.id, [[], *Segmentation::Splitter.split_pair(unit.content, unit.target)]]
       end
       @segments = units.flat_map do |unit|
-        pieces_of(unit.id).select(&:segment?).each_with_index.map { |piece, index| Segment.new(id: "#{unit.id}:#{index + 1}", unit: unit, content: piece.content) }
+        pieces_of(unit.id).select(&:segment?).each_with_index.map { |piece, index| Segment.new(id: "#{unit.id}:#{index + 1}", unit: unit, content: piece.content, target: @pieces.fetch(unit.id).last) }
       end
     end
 
     def units = file.units
+
+    # Does the file hold translations beside its sources?
+    def bilingual? = file.respond_to?(:bilingual?) && file.bilingual?
 
     # The source language: as told, as the file names it, or as its text looks.
     def language
@@ -38,18 +47,23 @@ module Glossema
     # {unit id => offsets} of the units that are cut, to be kept beside the translation.
     def breaks = @pieces.transform_values(&:first).reject { |_, offsets| offsets.empty? }
 
-    # targets: {segment id => Content}; segments not named keep their source. Returns the bytes of the translated file.
-    def write(targets, target_language: nil)
-      file.write(unit_contents(targets), target_language: target_language)
+    # targets: {segment id => Content}; segments not named keep their source (in bilingual files: what stands there).
+    # states: {segment id => state}, for files that hold them. Returns the bytes of the translated file.
+    def write(targets, target_language: nil, states: {})
+      contents = unit_contents(targets, states)
+      return file.write(contents, target_language: target_language) unless bilingual?
+
+      file.write(contents, target_language: target_language, states: contents.to_h { |id, _| [id, states["#{id}:1"] || "translated"] })
     end
 
-    # The contents of the units that differ from their source, {unit id => Content}.
-    def unit_contents(targets)
+    # The contents of the units that are to be written anew, {unit id => Content}.
+    def unit_contents(targets, states = {})
       units.each_with_object({}) do |unit, contents|
-        own = segments_of(unit).map { |segment| targets[segment.id] }
-        next if own.compact.empty? || segments_of(unit).zip(own).all? { |segment, target| target.nil? || target == segment.content }
+        own = segments_of(unit)
+        given = own.map { |segment| targets[segment.id] }
+        next if given.compact.empty? || own.zip(given).all? { |segment, target| target.nil? || kept?(segment, target, states[segment.id]) }
 
-        contents[unit.id] = Segmentation::Splitter.join(pieces_of(unit.id), own)
+        contents[unit.id] = Segmentation::Splitter.join(pieces_of(unit.id), given)
       end
     end
 
@@ -72,7 +86,14 @@ module Glossema
 
     private
 
-    def pieces_of(id) = @pieces.fetch(id).last
+    def pieces_of(id) = @pieces.fetch(id)[1]
+
+    # Does a target leave the file as it is?
+    def kept?(segment, target, state)
+      return target == segment.content && !segment.unit.extra unless bilingual?
+
+      target == segment.target && (state.nil? || state == segment.state)
+    end
   end
 
   # A content as HTML for previews.

@@ -14,14 +14,18 @@ module Glossema
   #          heading-1 … heading-6, title, paragraph, list-item, cell, note, header, footer, text-box, alt-text,
   #          chart, diagram, property, line
   #   look   the look outside all codes, canonical, for comparing
-  Unit = Struct.new(:id, :path, :block, :content, :note, :limit, :key, :look, keyword_init: true)
+  #   target, state, alternatives   what a bilingual file holds already: Content or nil, a segment state, [Alternative]
+  #   whole  never split into sentences;  extra  exists in the translation only, such as a further plural form
+  Unit = Struct.new(:id, :path, :block, :content, :note, :limit, :key, :look, :target, :state, :alternatives, :whole, :extra, keyword_init: true)
+  # Another translation a file offers: source and target are Contents, score is 0…100 or nil, origin a word or nil.
+  Alternative = Struct.new(:source, :target, :score, :origin, keyword_init: true)
 
   module Formats
     MAX_BYTES = 200 * 1024 * 1024
 
     module_function
 
-    def all = [Docx, Pptx, Odt, PlainText]
+    def all = [Docx, Pptx, Odt, Xliff, TmxFile, Html5, Android, Xml, Po, Json, Yaml, Webvtt, Subrip, Properties, AppleStrings, Ini, Csv, Tsv, PlainText]
 
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
@@ -42,6 +46,29 @@ require "glossema/formats/runs"
 require "glossema/formats/drawing"
 require "glossema/formats/package"
 require "glossema/formats/ooxml"
+require "glossema/formats/encoded_text"
+require "glossema/formats/text_file"
+require "glossema/formats/placeholders"
+require "glossema/formats/markup"
+require "glossema/formats/marked_file"
+require "glossema/formats/html5"
+require "glossema/formats/its"
+require "glossema/formats/xml"
+require "glossema/formats/xliff"
+require "glossema/formats/tmx_file"
+require "glossema/formats/plurals"
+require "glossema/formats/message"
+require "glossema/formats/keyed_file"
+require "glossema/formats/android"
+require "glossema/formats/json"
+require "glossema/formats/yaml"
+require "glossema/formats/po"
+require "glossema/formats/properties"
+require "glossema/formats/apple_strings"
+require "glossema/formats/ini"
+require "glossema/formats/csv"
+require "glossema/formats/subrip"
+require "glossema/formats/webvtt"
 require "glossema/formats/plain_text"
 require "glossema/formats/docx"
 require "glossema/formats/pptx"

@@ -5,8 +5,8 @@ module Glossema
 
     attr_reader :differences, :segments, :words, :codes
 
-    # document: the Document written from; bytes: what was written; targets: {segment id => Content} as given to write.
-    def initialize(document, bytes, targets)
+    # document: the Document written from; bytes: what was written; targets, states: as given to write.
+    def initialize(document, bytes, targets, states: {})
       @document = document
       @contents = document.unit_contents(targets)
       @differences = []
@@ -38,9 +38,11 @@ module Glossema
     end
 
     def compare_unit(unit, found)
+      return compare_pair(unit, found) if @document.bilingual?
+
       wanted = @contents[unit.id] || unit.content
       if found.nil?
-        note(unit.id, "missing", "#{unit.path} is missing in the written file.") unless wanted.blank?
+        note(unit.id, "missing", "#{unit.path} is missing in the written file.") unless wanted.blank? || (unit.extra && !@contents[unit.id])
       elsif unit.block != found.block
         note(unit.id, "structure", "#{unit.path} was #{unit.block} and is #{found.block}.")
       elsif texts(wanted.flat(unit.look)) != texts(found.content.flat(found.look))
@@ -50,12 +52,27 @@ module Glossema
       end
     end
 
+    # In a bilingual file the source stays and the translation is what was put in.
+    def compare_pair(unit, found)
+      wanted = @contents[unit.id] || unit.target
+      if found.nil?
+        note(unit.id, "missing", "#{unit.path} is missing in the written file.")
+      elsif unit.content.flat != found.content.flat
+        note(unit.id, "source", "The source of #{unit.path} should have stayed “#{unit.content.text[0, 80]}” and did not.")
+      elsif wanted&.flat.to_a != found.target&.flat.to_a
+        note(unit.id, "text", "#{unit.path} should read “#{wanted&.text.to_s[0, 80]}” and reads “#{found.target&.text.to_s[0, 80]}”.")
+      end
+    end
+
     def texts(flat) = flat.map(&:first).join
 
     # Codes of the source that a target lost or added.
     def compare_codes(targets)
       @document.segments.each do |segment|
         target = targets[segment.id] or next
+        # What a client's file brought along is not ours to mend here.
+        next if segment.target && target == segment.target
+
         lost = segment.content.codes.map(&:written).tally
         target.codes.each { |code| lost[code.written] = lost.fetch(code.written, 0) - 1 }
         wrong = lost.reject { |_, count| count.zero? }

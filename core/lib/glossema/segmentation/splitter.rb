@@ -15,6 +15,37 @@ module Glossema
         chunks(content, breaks).flat_map { |chunk| trim(chunk) }
       end
 
+      # The one segment of a unit that comes with its translation → [pieces, target Content]. What stands around the segment
+      # stays outside only where it stands around the translation too.
+      def split_pair(source, target)
+        pieces, other = [source, target].map { |content| split(content, []) }
+        unless edges(pieces) == edges(other) && pieces.one?(&:segment?) && other.one?(&:segment?)
+          pieces, other = [source, target].map { |content| spaced(content) }
+        end
+        inner = pieces.find(&:segment?)
+        return [pieces, nil] unless inner
+
+        numbers = inner.content.codes.to_h { |code| [code.key, code.id] }
+        [pieces, Content.new(other.find(&:segment?).content.items.filter_map { |item| item.is_a?(String) ? item : (numbers[item.key] && item.with(id: numbers[item.key])) }).well_formed]
+      end
+
+      def edges(pieces)
+        at = pieces.index(&:segment?) || 0
+        [pieces[0...at], pieces[(at + 1)..]].map { |list| list.flat_map { |piece| piece.content.codes.map { |code| [code.key, code.kind] } } }
+      end
+      private_class_method :edges
+
+      # Only white space cut off.
+      def spaced(content)
+        items = content.items.dup
+        lead = items.first.is_a?(String) ? items.first[/\A[[:space:]]+/] : nil
+        items[0] = items[0].delete_prefix(lead) if lead
+        trail = items.last.is_a?(String) ? items.last[/[[:space:]]+\z/] : nil
+        items[-1] = items[-1].delete_suffix(trail) if trail
+        [lead && Piece.new(false, Content.text(lead)), Piece.new(true, Content.new(items).renumber), trail && Piece.new(false, Content.text(trail))].compact
+      end
+      private_class_method :spaced
+
       # pieces with the segment contents replaced, in order, by `targets` (Content or nil to keep) → content of the unit.
       def join(pieces, targets)
         waiting = targets.dup
@@ -65,8 +96,8 @@ module Glossema
         loop do
           before = list.size
           strip_text(list, lead, trail)
-          lead << list.shift while list.first.is_a?(Code) && list.first.alone?
-          trail.unshift(list.pop) while list.last.is_a?(Code) && list.last.alone?
+          lead << list.shift while outside?(list.first)
+          trail.unshift(list.pop) while outside?(list.last)
           first, last = list.first, list.last
           if first.is_a?(Code) && first.open? && (at = matching(list, first))
             if at == list.size - 1
@@ -90,6 +121,10 @@ module Glossema
           .reject { |piece| piece.content.empty? }
       end
       private_class_method :trim
+
+      # A code that stands for no words may stay outside a segment; a placeholder may have to move.
+      def outside?(item) = item.is_a?(Code) && item.alone? && item.type != "placeholder"
+      private_class_method :outside?
 
       # White space at the edges goes to the skeleton; inside a pair that opens or closes there, with its look.
       def strip_text(list, lead, trail)
