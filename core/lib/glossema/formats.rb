@@ -25,7 +25,7 @@ module Glossema
 
     module_function
 
-    def all = [Docx, Pptx, Odt, Xliff, TmxFile, Html5, Android, Xml, Po, Json, Yaml, Webvtt, Subrip, Properties, AppleStrings, Ini, Csv, Tsv, PlainText]
+    def all = [Docx, Pptx, Xlsx, Odt, Ods, Odp, Epub, Xliff, TmxFile, Html5, Android, Xml, Po, Json, Yaml, Webvtt, Subrip, Properties, AppleStrings, Ini, Csv, Tsv, Markdown, PlainText]
 
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
@@ -69,7 +69,14 @@ require "glossema/formats/ini"
 require "glossema/formats/csv"
 require "glossema/formats/subrip"
 require "glossema/formats/webvtt"
+require "glossema/formats/markdown"
+require "glossema/formats/epub"
 require "glossema/formats/plain_text"
 require "glossema/formats/docx"
 require "glossema/formats/pptx"
+require "glossema/formats/cells"
+require "glossema/formats/xlsx"
+require "glossema/formats/odf"
 require "glossema/formats/odt"
+require "glossema/formats/odp"
+require "glossema/formats/ods"

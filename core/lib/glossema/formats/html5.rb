@@ -38,7 +38,22 @@ module Glossema
 
       private
 
-      def html? = true
+      # XHTML is read as the XML it is, when it is.
+      def html? = @html ||= @text.match?(/<html\b[^>]*xmlns\s*=\s*["']http:\/\/www.w3.org\/1999\/xhtml/) && well_formed? ? :xhtml : true
+
+      def well_formed?
+        Nokogiri::XML(@text.gsub(/&(?!(?:amp|lt|gt|quot|apos);)[A-Za-z][A-Za-z0-9]*;/, " "), nil, "UTF-8") { |config| config.strict.nonet }
+        true
+      rescue Nokogiri::XML::SyntaxError
+        false
+      end
+
+      def prepare = Xml.refuse_hostile(@text, @name)
+
+      def bookmark?(node)
+        %w[a span].include?(node.name) && node.children.empty? && !node.attributes.key?("href") && (node.attributes.key?("id") || node.attributes.key?("name")) && !node.attributes.key?("class")
+      end
+
       def root = @root ||= tree.elements.find { |node| node.name == "html" }
       def root_language = root && (root.attributes["lang"] || root.attributes["xml:lang"])
 

@@ -64,6 +64,8 @@ module Glossema
       def opaque?(_node) = false
       def merges?(_node) = false
       def line_break?(_node) = false
+      # An element that only marks a place.
+      def bookmark?(_node) = false
 
       def context_of(node, outer)
         Context.new(translate: translatable?(node, outer.translate), preserve: preserves?(node, outer.preserve), facts: outer.facts.merge(facts(node)),
@@ -176,9 +178,11 @@ module Glossema
       def append(nodes, preserve)
         nodes.each_with_index do |node, index|
           if node.text? then append_text(node, preserve)
-          elsif !node.element? then append_alone(node, "anchor-end", "", "hidden")
+          elsif !node.element? then append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
           elsif role(node) == :nested then append_alone(node, "note", display(node), nil)
           elsif role(node) == :skip || opaque?(node) || !translatable?(node, true) then append_alone(node, "object", node.inner_text.gsub(SPACE, " ").strip[0, 30].then { |text| text.empty? ? node.local : text }, nil)
+          elsif bookmark?(node) then append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
+          elsif node.close_from && node.children.empty? then append_alone(node, "object", display(node), nil)
           elsif node.close_from.nil? then append_alone(node, line_break?(node) ? "break" : node.local, display(node), nil)
           else append_pair(node, preserves?(node, preserve), index.positive? ? nodes[index - 1] : nil)
           end

@@ -60,14 +60,16 @@ module Glossema
 
       module_function
 
-      # text (UTF-8) → the root node (kind :element, name ""). Raises TooDeep for hostile nesting.
+      # text (UTF-8) → the root node (kind :element, name ""). kind: false for XML, true for HTML, :xhtml for XML with HTML's
+      # entities. Raises TooDeep for hostile nesting.
       TooDeep = Class.new(StandardError)
       def parse(text, html: false)
+        kind, html = html, html == true
         scanner = StringScanner.new(text)
-        root = Node.new(kind: :element, name: "", from: 0, to: text.bytesize, open_to: 0, close_from: text.bytesize, children: [], source: text, html: html)
+        root = Node.new(kind: :element, name: "", from: 0, to: text.bytesize, open_to: 0, close_from: text.bytesize, children: [], source: text, html: kind)
         current, count, depth = root, 0, 0
-        add = lambda do |kind, from, **more|
-          node = Node.new(kind: kind, from: from, to: scanner.pos, parent: current, source: text, html: html, **more)
+        add = lambda do |type, from, **more|
+          node = Node.new(kind: type, from: from, to: scanner.pos, parent: current, source: text, html: kind, **more)
           current.children << node
           node
         end
@@ -109,7 +111,7 @@ module Glossema
             if html && RAW[name]
               start = scanner.pos
               scanner.skip_until(%r{(?=</#{name}[\s/>])}i) || scanner.terminate
-              node.children << Node.new(kind: RAW_TEXT.include?(name) ? :text : :cdata, from: start, to: scanner.pos, parent: node, source: text, html: html) if scanner.pos > start
+              node.children << Node.new(kind: RAW_TEXT.include?(name) ? :text : :cdata, from: start, to: scanner.pos, parent: node, source: text, html: kind) if scanner.pos > start
               node.close_from = scanner.pos
               scanner.skip(/<[^>]*>?/)
               node.to = scanner.pos

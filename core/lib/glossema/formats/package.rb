@@ -17,7 +17,10 @@ module Glossema
         @places, @counters = [], Hash.new(0)
       end
 
-      def write(contents, target_language: nil)
+      def source_language = nil
+      def bilingual? = false
+
+      def write(contents, target_language: nil, **)
         return container.bytes if contents.empty?
 
         # A copy is changed, so that this one can be written again.

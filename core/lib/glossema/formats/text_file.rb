@@ -22,9 +22,12 @@ module Glossema
         @name, @options, @bytes = name, self.class::DEFAULTS.merge(options), bytes
         @source = EncodedText.new(bytes, name, wanted: @options["encoding"], declares: declares_encoding?)
         @text = @source.text
-        @places, @free = [], []
+        @places, @free, @embedded = [], [], []
         scan
-        @units = @places.map(&:unit)
+        # Units of files inside this one stand where those stand.
+        inner = @embedded.flat_map { |from, _, file, prefix| file.units.map { |unit| [from, unit.dup.tap { |copy| copy.id = "#{prefix}#{unit.id}" }] } }
+        own = @places.map { |place| [place.from, place.unit] }
+        @units = (inner.empty? ? own : (own + inner).sort_by.with_index { |(from, _), index| [from, index] }).map(&:last)
       end
 
       def encoding = @source.encoding
@@ -36,6 +39,10 @@ module Glossema
       def write(contents, target_language: nil, states: {})
         edits = @places.select { |place| contents.key?(place.unit.id) }.flat_map { |place| edits_of(place, contents[place.unit.id], states[place.unit.id]) }
         edits.concat(further_edits(contents, target_language)) if contents.any?
+        @embedded.each do |from, to, file, prefix|
+          inside = contents.select { |id, _| id.start_with?(prefix) }.transform_keys { |id| id.delete_prefix(prefix) }
+          edits << [from, to, file.write(inside).dup.force_encoding("UTF-8")] if inside.any?
+        end
         edits.empty? ? @bytes : encode(replaced(0, @text.bytesize, edits))
       end
 
@@ -54,13 +61,14 @@ module Glossema
 
       # The text without what was to be translated.
       def skeleton
-        ranges = (@places.map { |place| [place.from, place.to] } + @free).sort
+        ranges = (@places.map { |place| [place.from, place.to] } + @free + @embedded.map { |from, to, *| [from, to] }).sort
         out, at = +"", 0
         ranges.each do |from, to|
           out << slice(at, from) if from > at
           at = [at, to].max
         end
         out << slice(at, @text.bytesize)
+        @embedded.reduce(out) { |sum, (_, _, file)| sum + file.skeleton }
       end
 
       private
@@ -100,6 +108,12 @@ module Glossema
         unit = Unit.new(id: id, path: path, block: block, content: content, note: note, limit: limit, key: key, **more)
         @places << Place.new(unit: unit, from: from, to: to, write: write)
         unit
+      end
+
+      # Takes the bytes from…to as a file of another format; its units' ids begin with the prefix.
+      def embed(from, to, format, prefix, options = {})
+        file = format.new(slice(from, to).b, @name, options)
+        @embedded << [from, to, file, prefix] if file.units.any?
       end
 
       def damaged(reason, at = nil)
