@@ -2,6 +2,8 @@
 #
 # A paragraph is a unit. Writing replaces the inline content of those paragraphs whose text changed; everything else of the
 # file stays as it was. Tracked changes are read as accepted; results of computed fields and hidden text stay.
+# With the options "source_column" and "target_column" (numbers or letters) the rows of its tables are pairs of texts: the
+# translation goes into the target column, and what stands outside the tables is left.
 
 module Glossema
   module Formats
@@ -10,12 +12,14 @@ module Glossema
       EXTENSIONS = %w[docx docm dotx dotm].freeze
       MEDIA_TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml.document".freeze
       FAMILY = "wordprocessingml".freeze
-      DEFAULTS = { "comments" => false, "alt_texts" => true, "title" => true, "headers" => true, "hidden" => false }.freeze
+      DEFAULTS = { "comments" => false, "alt_texts" => true, "title" => true, "headers" => true, "hidden" => false, "source_column" => "", "target_column" => "" }.freeze
       STORIES = { "header" => "header", "footer" => "footer", "footnotes" => "footnote", "endnotes" => "endnote", "comments" => "comment" }.freeze
 
       attr_reader :styles
 
       def source_language = styles.language
+
+      def bilingual? = !@options["target_column"].to_s.strip.empty?
 
       def preview(&block) = Page.new(self, @places, block).html
 
@@ -23,6 +27,7 @@ module Glossema
 
       def read
         @styles = Styles.new(part_xml("styles"), part_xml("numbering"))
+        @columns = bilingual? ? Columns.chosen(@options, [], @name) : nil
         @stories = stories_of(@main)
         @stories.each { |story| read_story(story) }
         @stories.each { |story| read_graphics(story.path) }
@@ -32,6 +37,8 @@ module Glossema
 
       def stories_of(main)
         list = [Story.new(path: main, kind: "body", xml: parse(main))]
+        return list if bilingual?
+
         STORIES.each do |type, kind|
           next if kind == "comment" && !@options["comments"]
           next if %w[header footer].include?(kind) && !@options["headers"]
@@ -66,11 +73,59 @@ module Glossema
 
       def walk_table(table, story, context)
         number = @counters[:table] += 1
+        return walk_pairs(table, story, number) if @columns
+
         table.xpath("./*[local-name()='tr'] | ./*[local-name()='sdt']//*[local-name()='tr']").each_with_index do |row, r|
           row.xpath("./*[local-name()='tc'] | ./*[local-name()='sdt']/*[local-name()='sdtContent']/*[local-name()='tc']").each_with_index do |cell, c|
             walk(cell, story, context.merge(table: "table #{number} · row #{r + 1} · column #{c + 1}"))
           end
         end
+      end
+
+      # Rows of a source and a translation, but for heading rows.
+      def walk_pairs(table, story, number)
+        table.xpath("./*[local-name()='tr']").each_with_index do |row, r|
+          next if row.at_xpath("./*[local-name()='trPr']/*[local-name()='tblHeader']")
+
+          cells = row.xpath("./*[local-name()='tc']")
+          source, target = cells[@columns[:source]], cells[@columns[:target]]
+          next unless source && target
+
+          lines = target.element_children.select { |child| child.name == "p" }
+          source.element_children.select { |child| child.name == "p" }.each_with_index { |node, index| pair(node, lines[index], target, story, "table #{number} · row #{r + 1}", index) }
+        end
+      end
+
+      def pair(node, line, cell, story, path, index)
+        paragraph = Paragraph.new(node, styles, [], hidden: @options["hidden"])
+        return if paragraph.content.blank?
+
+        given = line && Paragraph.new(line, styles, [], hidden: @options["hidden"]).content
+        given = given && !given.blank? ? given.fitted(paragraph.content) : nil
+        unit = Unit.new(id: "#{short(story.path)}:#{path.scan(/\d+/).join('-')}-#{index + 1}", path: path, block: "cell", content: paragraph.content, look: paragraph.look, target: given, state: given && "translated", whole: true)
+        @places << Place.new(unit: unit, paragraph: PairLine.new(node, line, cell, styles, @options["hidden"]), mirrors: [], part: story.path)
+      end
+
+      # The paragraph beside a source, with the source's looks and codes.
+      PairLine = Struct.new(:node, :line, :cell, :styles, :hidden) do
+        def write(content, target_language)
+          made = node.dup
+          cell << made
+          Paragraph.new(made, styles, [], hidden: hidden).write(content, target_language)
+          return unless line
+
+          line.element_children.each { |child| child.unlink unless child.name == "pPr" }
+          made.element_children.each { |child| line << child unless child.name == "pPr" }
+          made.unlink
+        end
+      end
+
+      public def frame(path)
+        return super unless bilingual?
+
+        xml = container.xml(path).dup
+        xml.xpath("//*[local-name()='tc']/*[local-name()='p']").each(&:unlink)
+        xml.canonicalize
       end
 
       # Newer readers show the first choice, older ones the fallback: the same text twice.
@@ -94,6 +149,8 @@ module Glossema
       end
 
       def paragraph(node, story, context)
+        return if bilingual?
+
         inside = context.merge(fields: [])
         paragraph = Paragraph.new(node, styles, context[:fields], hidden: @options["hidden"])
         index = @counters[:paragraph] += 1

@@ -46,7 +46,7 @@ module Glossema
 
         @relations = self.class.relations(@container, @main)
         read
-        read_title if @options["title"]
+        read_title if @options["title"] && !bilingual?
         @units = @places.map(&:unit)
       end
 
@@ -74,7 +74,7 @@ module Glossema
 
       # Takes alternative text and title of a picture or shape.
       def alt_text(node, story)
-        return unless @options["alt_texts"]
+        return if !@options["alt_texts"] || bilingual?
 
         %w[descr title].each do |name|
           attribute = node.attribute(name)
