@@ -75,6 +75,7 @@ module Glossema
     def self.text(string) = new([string])
 
     def codes = items.grep(Code)
+    def coded? = items.any?(Code)
 
     # The text, codes replaced by the text they stand for.
     def text = items.map { |item| item.is_a?(String) ? item : item.equiv.to_s }.join
@@ -99,7 +100,7 @@ module Glossema
     def empty? = items.empty?
     def blank? = text.match?(/\A[[:space:]]*\z/)
 
-    def ==(other) = other.is_a?(Content) && written == other.written
+    def ==(other) = equal?(other) || (other.is_a?(Content) && items.size == other.items.size && written == other.written)
     alias eql? ==
     def hash = written.hash
 
@@ -107,6 +108,8 @@ module Glossema
 
     # The same content with codes numbered from 1 in order of appearance.
     def renumber
+      return self unless coded?
+
       numbers = {}
       Content.new(items.map do |item|
         item.is_a?(String) ? item : item.with(id: numbers[item.kind == :alone ? [item.key, item.id] : item.key] ||= numbers.size + 1)
@@ -116,6 +119,8 @@ module Glossema
     # Codes made well formed: a closing code without its opening one is dropped, an opening one never closed is closed at
     # the end, crossing pairs are nested, empty pairs dropped, and two neighbouring stretches of the same pair joined.
     def well_formed
+      return self unless coded?
+
       stack, out = [], []
       items.each do |item|
         next out << item if item.is_a?(String) || item.alone?
@@ -152,6 +157,13 @@ module Glossema
       out
     end
 
+    # The same to a reader as another content? Like comparing flat lists, and soon done where the two are alike item by item.
+    def shows_as?(other, base = nil, other_base = nil)
+      return true if base == other_base && items.size == other.items.size && items.zip(other.items).all? { |one, two| alike?(one, two) }
+
+      flat(base) == other.flat(other_base)
+    end
+
     # Plain values for storing the codes of a content: a list of hashes, one for each code that is not a closing one.
     def code_hashes
       codes.reject(&:close?).map { |code| code.to_h.compact }
@@ -166,6 +178,12 @@ module Glossema
     end
 
     private
+
+    def alike?(one, two)
+      return one == two if one.is_a?(String) || two.is_a?(String)
+
+      one.kind == two.kind && one.style == two.style && one.wrap == two.wrap && (!one.alone? || (one.type == two.type && one.display == two.display))
+    end
 
     # Adds a word or blank to the flat list, joined to the last where it shows the same.
     def lay(out, piece, look, wraps)

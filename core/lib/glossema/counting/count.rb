@@ -5,10 +5,11 @@ module Glossema
       # The count of one content (a segment).
       def self.of(content)
         text = content.text
-        clusters = text.grapheme_clusters
-        new(segments: 1, words: Tokens.of(text).count(&:counts?), characters: clusters.size,
-            characters_without_spaces: clusters.count { |cluster| !cluster.match?(/\A[[:space:]]/) },
-            codes: content.code_count, by_character: Tokens.by_character?(text))
+        plain = text.ascii_only? && !text.include?("\r")
+        clusters = plain ? nil : text.grapheme_clusters
+        new(segments: 1, words: Tokens.words(text), characters: plain ? text.length : clusters.size,
+            characters_without_spaces: plain ? text.count("^ \t\n\v\f") : clusters.count { |cluster| !cluster.match?(/\A[[:space:]]/) },
+            codes: content.code_count, by_character: !plain && Tokens.by_character?(text))
       end
 
       def self.zero = new(segments: 0, words: 0, characters: 0, characters_without_spaces: 0, codes: 0, by_character: false)

@@ -31,6 +31,12 @@ module Glossema
         tokens
       end
 
+      # Plain words parted by blanks, each with at most some marks after it: most of English, counted without more ado.
+      PLAIN = /\A(?:\(?[A-Za-z0-9]+[),;:!?.]{0,2}(?: +|\z))*\z/
+
+      # How many words a text has.
+      def words(text) = text.match?(PLAIN) ? text.count(" ").zero? ? (text.empty? ? 0 : 1) : text.split(" ").size : of(text).count(&:counts?)
+
       # True when the text holds characters that are counted one by one.
       def by_character?(text) = text.match?(/[[\p{L}]&&[#{UNSPACED}]]/)
 

@@ -12,7 +12,8 @@ module Glossema
       # "BC12" → [column from 0, row from 1].
       def self.split(reference)
         letters = reference[/\A[A-Z]+/].to_s
-        [letters.each_char.reduce(0) { |sum, char| (sum * 26) + char.ord - 64 } - 1, reference[letters.length..].to_i]
+        @columns ||= Hash.new { |known, name| known[name] = name.each_char.reduce(0) { |sum, char| (sum * 26) + char.ord - 64 } - 1 }
+        [@columns[letters], reference[letters.length..].to_i]
       end
 
       def initialize(options, name)
@@ -26,6 +27,9 @@ module Glossema
 
       # Says what a column is, once the headings (first row as texts) are known.
       def columns(headings) = Columns.chosen(@options, headings, @name)
+
+      # Do the options name columns by these headings?
+      def named?(headings) = Columns.named?(@options, headings)
 
       def bilingual? = !@options["target_column"].to_s.strip.empty?
 

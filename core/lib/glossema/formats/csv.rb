@@ -47,6 +47,12 @@ module Glossema
         found
       end
 
+      # Do the options name columns by these headings?
+      def named?(options, headings)
+        labels = options.values_at("source_column", "target_column", "context_column", "limit_column", "note_column") + options["columns"].to_s.split(",")
+        labels.map { |label| label.to_s.strip }.reject(&:empty?).any? { |label| headings.any? { |heading| heading.strip.casecmp?(label) } }
+      end
+
       # Is there something to translate in a cell? Numbers, dates, times, money, addresses and codes stay.
       def text?(value)
         value.match?(/\p{L}/) && !value.match?(%r{\A\s*(?:[A-Z]{0,3}[€$£]?\s*[-+]?[\d.,:/'\s-]+\s*(?:%|€|\$|£|EUR|USD|GBP|[AaPp][Mm])?|\d{4}-\d\d-\d\dT[\d:.]+Z?(?:[+-]\d\d:?\d\d)?|https?://\S+|[\w.+-]+@[\w-]+(?:\.[\w-]+)+|TRUE|FALSE|true|false)\s*\z})
@@ -87,7 +93,7 @@ module Glossema
         @by_cell = {}
         heading = @options["header"] == "keep" || @chosen.values.any?
         @rows.each_with_index do |row, r|
-          next if r.zero? && heading && (@options["header"] == "keep" || named?(headings))
+          next if r.zero? && heading && (@options["header"] == "keep" || Columns.named?(@options, headings) || bilingual_by_heading(headings) != @options)
 
           bilingual? ? take_pair(row, r) : row.each_with_index { |cell, c| take(row, r, c, cell) if @chosen[:columns].nil? || @chosen[:columns].include?(c) }
         end
@@ -99,13 +105,6 @@ module Glossema
 
         pair = %w[source target].map { |word| headings.find { |heading| heading.strip.casecmp?(word) } }
         pair.all? ? @options.merge("source_column" => pair[0], "target_column" => pair[1]) : @options
-      end
-
-      # Do the options name columns by what stands in the first row?
-      def named?(headings)
-        labels = @options.values_at("source_column", "target_column", "context_column", "limit_column", "note_column").reject { |value| value.to_s.empty? } + @options["columns"].to_s.split(",").map(&:strip)
-        labels += %w[source target] if labels.empty?
-        labels.any? { |label| headings.any? { |heading| heading.strip.casecmp?(label) } }
       end
 
       def rows

@@ -108,6 +108,9 @@ module Glossema
 
       # The paragraph beside a source, with the source's looks and codes.
       PairLine = Struct.new(:node, :line, :cell, :styles, :hidden) do
+        def block = "paragraph"
+        def list = nil
+
         def write(content, target_language)
           made = node.dup
           cell << made

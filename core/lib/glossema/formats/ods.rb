@@ -94,7 +94,11 @@ module Glossema
           cells << [column, cell] if cell.name == "table-cell" && cell.element_children.any?
           column += repeated(cell, "number-columns-repeated")
         end
-        @chosen ||= @cells.columns(cells.each_with_object([]) { |(at, cell), list| list[at] = cell.text.strip if at < MAX_COLUMNS }.map(&:to_s))
+        if @chosen.nil?
+          headings = cells.each_with_object([]) { |(at, cell), list| list[at] = cell.text.strip if at < MAX_COLUMNS }.map(&:to_s)
+          @chosen = @cells.columns(headings)
+          return if @cells.named?(headings)
+        end
         texts = cells.to_h
         at = ->(name) { @chosen[name] && texts[@chosen[name]]&.text&.strip }
         facts = { key: at.call(:context), limit: at.call(:limit)&.[](/\d+/)&.to_i, note: at.call(:note) }.compact

@@ -103,7 +103,7 @@ module Glossema
         return unless source
 
         id = unique("#{prefix}-#{unit['id']}")
-        notes = [*unit.all("note"), *unit.parent.all("note")].map { |note| note.inner_text.strip }
+        notes = [*unit.all("note"), *notes_of(unit.parent)].map { |note| note.inner_text.strip }
         limit = unit["maxwidth"].to_i if unit["size-unit"].to_s == "char" && unit["maxwidth"]
         facts = { note: notes.reject(&:empty?).join(" · "), limit: limit, key: unit["resname"] || unit["id"], path: [path, unit["resname"]].compact.join(" · ") }
         free_attribute(unit, "approved")
@@ -113,6 +113,9 @@ module Glossema
         state = unit["approved"] == "yes" ? "final" : STATES_12[target&.[]("state").to_s]
         take(id, source, target, facts, state, alternatives_first(unit, source)) { |content, wanted| edits_first(unit, source, target, content, wanted) }
       end
+
+      # Notes of a group, for all of its units.
+      def notes_of(node) = (@notes ||= {}.compare_by_identity)[node] ||= node.all("note")
 
       def alternatives_first(unit, source)
         unit.all("alt-trans").filter_map do |match|

@@ -15,8 +15,9 @@ module Glossema
       NAMELESS = /[\[\]:*?\/\\]/
       MAX_NAME = 31
 
-      # A cell that holds the text of a unit. index: of the shared string, or nil for one of its own.
-      Cell = Struct.new(:unit, :node, :part, :index, :target, keyword_init: true)
+      # A cell that holds the text of a unit. index: of the shared string, or nil for one of its own; source: the text a
+      # translation beside it belongs to.
+      Cell = Struct.new(:unit, :reference, :part, :index, :source, keyword_init: true)
       Sheet = Struct.new(:name, :path, :number, :node, keyword_init: true)
 
       def bilingual? = @cells.bilingual?
@@ -25,7 +26,7 @@ module Glossema
         by_sheet = @taken.group_by(&:part)
         @sheets.filter_map do |sheet|
           cells = by_sheet[sheet.path] or next
-          rows = cells.first(4000).group_by { |cell| Cells.split(reference(cell)).last }.sort.map do |row, inner|
+          rows = cells.first(4000).group_by { |cell| Cells.split(cell.reference).last }.sort.map do |row, inner|
             "<tr><th>#{row}</th>#{inner.map { |cell| "<td>#{block.call(cell.unit)}</td>" }.join}</tr>"
           end
           "<h2>#{Glossema::Html.escape(sheet.name)}</h2><table class=\"grid\">#{rows.join}</table>"
@@ -35,17 +36,18 @@ module Glossema
       # Around the texts: cells that are no units count with what they show.
       def frame(path)
         return super unless textual_part?(path)
+        return "strings" if path == @strings_path
 
-        xml = Nokogiri::XML(container.read(path))
         sheet = @sheets.find { |one| one.path == path }
-        if sheet then frame_sheet(xml, sheet)
-        elsif path == @strings_path then return "strings"
+        rows, rest = sheet ? SheetData.parts(container.read(path)) : [nil, container.read(path)]
+        xml = Nokogiri::XML(rest)
+        if sheet then frame_sheet(xml)
         else
           xml.root.xpath("//*[local-name()='sheet']").each { |node| node.remove_attribute("name") } if path == @main
           xml.root.xpath("//*[local-name()='tableColumn']").each { |node| node.remove_attribute("name") }
           xml.root.xpath("//*[local-name()='text']").each { |node| node.children.each(&:unlink) }
         end
-        xml.canonicalize
+        [xml.canonicalize, rows && frame_rows(rows, sheet)]
       end
 
       def untouched(other)
@@ -57,16 +59,17 @@ module Glossema
       end
 
       def apply(contents, target_language)
-        plain = @places.reject { |place| place.part == @main || place.mirrors == :print }
-        changed = put_cells(contents)
-        renamed = put_names(contents)
-        super_parts = begin
-          keep, @places = @places, plain
-          super
-        ensure
-          @places = keep
-        end
-        super_parts.merge(serialized(changed | renamed))
+        everything, @places = @places, @places.reject { |place| place.part == @main }
+        parts = super
+        @places = everything
+        puts = put_cells(contents)
+        changed = put_headings(contents) + put_names(contents)
+        changed << @strings_path if @strings_changed
+        root = @strings_changed && parse(@strings_path).root
+        root["uniqueCount"] = (@strings.size + @added.to_i).to_s if root && root["uniqueCount"]
+        parts = parts.merge(serialized(changed))
+        puts.each { |part, cells| parts[part] = SheetData.put(parts[part] || container.read(part), cells) }
+        parts
       end
 
       private
@@ -107,11 +110,16 @@ module Glossema
       def read_sheet(sheet)
         root = parse(sheet.path).root
         hidden = @cells.hidden? ? [] : hidden_columns(root)
-        data = root.element_children.find { |node| node.name == "sheetData" }
         fixed = read_tables(sheet)
-        rows = data ? data.element_children : []
-        chosen = @cells.columns(rows.first ? row_texts(rows.first) : [])
-        rows.each { |row| read_row(row, sheet, hidden, chosen, fixed) unless !@cells.hidden? && true?(row["hidden"]) }
+        chosen = nil
+        SheetData.rows(container.read(sheet.path)) do |row|
+          headings = chosen ? nil : row_texts(row)
+          chosen ||= @cells.columns(headings)
+          # A first row whose headings the options go by is no text to translate.
+          next if headings && @cells.named?(headings)
+
+          read_row(row, sheet, hidden, chosen, fixed) unless !@cells.hidden? && row.hidden
+        end
         return if bilingual?
 
         read_messages(root, sheet)
@@ -120,67 +128,60 @@ module Glossema
         read_comments(sheet) if @options["comments"]
       end
 
-      def true?(value) = %w[1 true].include?(value)
-
       def hidden_columns(root)
-        root.xpath("./*[local-name()='cols']/*[local-name()='col']").select { |node| true?(node["hidden"]) }.map { |node| (node["min"].to_i - 1)..(node["max"].to_i - 1) }
+        root.xpath("./*[local-name()='cols']/*[local-name()='col']").select { |node| %w[1 true].include?(node["hidden"]) }.map { |node| (node["min"].to_i - 1)..(node["max"].to_i - 1) }
       end
 
-      def row_texts(row)
-        row.element_children.each_with_object([]) { |node, list| list[Cells.split(node["r"].to_s).first] = rich_of(node)&.content&.text || node.element_children.find { |child| child.name == "v" }&.text }.map(&:to_s)
-      end
+      def row_texts(row) = row.cells.each_with_object([]) { |cell, list| list[cell.column] = shown(cell) }.map(&:to_s)
+      def shown(cell) = cell && (rich_of(cell)&.content&.text || cell.value)
 
       def read_row(row, sheet, hidden, chosen, fixed)
-        cells = row.element_children
-        by_column = chosen.values_at(:target, :context, :limit, :note).any? ? cells.to_h { |node| [Cells.split(node["r"].to_s).first, node] } : nil
+        by_column = chosen.values_at(:target, :context, :limit, :note).any? ? row.cells.to_h { |cell| [cell.column, cell] } : nil
         facts = by_column ? facts_of(by_column, chosen) : {}
-        cells.each do |node|
-          type = node["t"]
-          next unless %w[s inlineStr].include?(type)
+        row.cells.each do |cell|
+          next unless cell.text? && !fixed[cell.reference]
+          next if hidden.any? { |range| range.cover?(cell.column) } || !@cells.take?(sheet.name, cell.column, row.number, chosen)
+          next if chosen[:target] && cell.column != chosen[:source]
 
-          column, number = Cells.split(node["r"].to_s)
-          next if hidden.any? { |range| range.cover?(column) } || fixed[node["r"]] || !@cells.take?(sheet.name, column, number, chosen)
-          next if chosen[:target] && column != chosen[:source]
+          rich = rich_of(cell)
+          next unless rich && text?(cell, rich)
 
-          rich = rich_of(node)
-          next unless rich && Columns.text?(rich.content.text) && node.element_children.none? { |child| child.name == "f" }
-
-          chosen[:target] ? take_pair(node, rich, row, by_column, sheet, chosen[:target], facts) : take(node, rich, sheet, type, facts)
+          chosen[:target] ? take_pair(cell, rich, row, by_column, sheet, chosen[:target], facts) : take(cell, rich, sheet, facts)
         end
+      end
+
+      # The same string is looked at once, however many cells show it.
+      def text?(cell, rich)
+        return Columns.text?(rich.content.text) unless cell.shared
+
+        (@texts ||= {}).fetch(cell.shared) { @texts[cell.shared] = Columns.text?(rich.content.text) }
       end
 
       def facts_of(cells, chosen)
-        at = ->(name) { (node = chosen[name] && cells[chosen[name]]) && (rich_of(node)&.content&.text || node.element_children.find { |child| child.name == "v" }&.text) }
+        at = ->(name) { chosen[name] && shown(cells[chosen[name]]) }
         { key: at.call(:context), limit: at.call(:limit)&.[](/\d+/)&.to_i, note: at.call(:note) }.compact
       end
 
-      def take(node, rich, sheet, type, facts)
-        unit = Unit.new(id: "s#{sheet.number}!#{node['r']}", path: "#{sheet.name} · #{node['r']}", block: "cell", content: rich.content, look: rich.look, **facts)
-        @taken << Cell.new(unit: unit, node: node, part: sheet.path, index: type == "s" ? value(node).to_i : nil)
+      def take(cell, rich, sheet, facts)
+        unit = Unit.new(id: "s#{sheet.number}!#{cell.reference}", path: "#{sheet.name} · #{cell.reference}", block: "cell", content: rich.content, look: rich.look, **facts)
+        @taken << Cell.new(unit: unit, reference: cell.reference, part: sheet.path, index: cell.shared)
       end
 
       # A source and the cell its translation stands in.
-      def take_pair(node, rich, row, by_column, sheet, target, facts)
-        reference = "#{Columns.letters(target)}#{node['r'][/\d+/]}"
+      def take_pair(cell, rich, row, by_column, sheet, target, facts)
+        reference = "#{Columns.letters(target)}#{row.number}"
         given = by_column[target] && rich_of(by_column[target])&.content
-        given = nil if given.nil? || given.blank?
-        known = Content.code_table(rich.content)
-        given &&= Content.new(given.items.filter_map { |item| item.is_a?(String) ? item : known[[item.id, item.kind]] }).well_formed
+        given = given && !given.blank? ? given.fitted(rich.content) : nil
         unit = Unit.new(id: "s#{sheet.number}!#{reference}", path: "#{sheet.name} · #{reference}", block: "cell", content: rich.content, look: rich.look, target: given, state: given && "translated", whole: true, **facts)
-        @taken << Cell.new(unit: unit, node: node, part: sheet.path, target: [row, by_column[target], reference, target])
+        @taken << Cell.new(unit: unit, reference: reference, part: sheet.path, source: rich)
       end
-
-      def value(node) = node.element_children.find { |child| child.name == "v" }&.text.to_s
 
       # The text of a cell with its looks, nil for other kinds of cell.
-      def rich_of(node)
-        case node["t"]
-        when "s" then (index = value(node)[/\A\d+\z/]&.to_i) && @strings[index] && (@rich[index] ||= RichText.new(@strings[index]))
-        when "inlineStr" then node.element_children.find { |child| child.name == "is" }&.then { |inner| RichText.new(inner) }
+      def rich_of(cell)
+        if cell.shared then @strings[cell.shared] && (@rich[cell.shared] ||= RichText.new(@strings[cell.shared]))
+        elsif cell.inline then RichText.new(cell.inline_node)
         end
       end
-
-      def reference(cell) = cell.target ? cell.target[2] : cell.node["r"]
 
       # Headings of tables repeat the texts of their cells; those that formulas name stay as they are.
       def read_tables(sheet)
@@ -271,43 +272,28 @@ module Glossema
 
       # --- writing ---
 
+      # Answers what to put into which cell: {part => {reference => [shared index] or inner XML}}.
       def put_cells(contents)
-        changed = {}
-        @taken.select { |cell| cell.target && contents.key?(cell.unit.id) }.each { |cell| put_pair(cell, contents[cell.unit.id], changed) }
-        @taken.select { |cell| cell.index.nil? && cell.target.nil? && contents.key?(cell.unit.id) }.each do |cell|
-          RichText.new(cell.node.element_children.find { |child| child.name == "is" }).write(contents[cell.unit.id], nil)
-          changed[cell.part] = true
-        end
-        references = @taken.any? { |cell| cell.index && contents.key?(cell.unit.id) } ? reference_counts : {}
-        @taken.select(&:index).group_by(&:index).each { |index, cells| put_shared(index, cells, contents, references, changed) }
-        put_headings(contents, changed)
-        changed.keys
+        puts = Hash.new { |hash, part| hash[part] = {} }
+        wanted = @taken.select { |cell| contents.key?(cell.unit.id) }
+        wanted.each { |cell| puts[cell.part][cell.reference] = [cell, contents[cell.unit.id]] if cell.index.nil? }
+        references = wanted.any?(&:index) ? reference_counts : {}
+        wanted.select(&:index).group_by(&:index).each { |index, cells| put_shared(index, cells, contents, references, puts) }
+        puts
       end
 
       # One string for many cells: it is changed where all of them agree, and doubled where they do not.
-      def put_shared(index, cells, contents, references, changed)
-        wanted = cells.select { |cell| contents.key?(cell.unit.id) }
-        return if wanted.empty?
-
-        groups = wanted.group_by { |cell| contents[cell.unit.id].written }.values.sort_by { |group| -group.size }
-        changed[@strings_path] = true
-        original = @strings[index].dup
-        if references[index] == wanted.size
-          first = groups.shift
-          RichText.new(@strings[index]).write(contents[first.first.unit.id], nil)
-        end
+      def put_shared(index, cells, contents, references, puts)
+        @strings_changed = true
+        groups = cells.group_by { |cell| contents[cell.unit.id].written }.values.sort_by { |group| -group.size }
+        original = groups.size > 1 || references[index] != cells.size ? @strings[index].dup : nil
+        RichText.new(@strings[index]).write(contents[groups.shift.first.unit.id], nil) if references[index] == cells.size
         groups.each do |group|
           copy = parse(@strings_path).root.add_child(original.dup)
           RichText.new(copy).write(contents[group.first.unit.id], nil)
           @added = @added.to_i + 1
-          position = @strings.size + @added - 1
-          group.each do |cell|
-            cell.node.element_children.find { |child| child.name == "v" }.content = position.to_s
-            changed[cell.part] = true
-          end
+          group.each { |cell| puts[cell.part][cell.reference] = @strings.size + @added - 1 }
         end
-        root = parse(@strings_path).root
-        root["uniqueCount"] = (@strings.size + @added.to_i).to_s if root["uniqueCount"]
       end
 
       # How many cells of all sheets, taken or not, show each shared string.
@@ -317,35 +303,14 @@ module Glossema
         end
       end
 
-      def put_pair(cell, content, changed)
-        row, node, reference, column = cell.target
-        unless node
-          node = Nokogiri::XML::Node.new("c", row.document)
-          node.namespace = row.namespace
-          node["r"] = reference
-          after = row.element_children.select { |one| Cells.split(one["r"].to_s).first < column }.last
-          after ? after.add_next_sibling(node) : row.prepend_child(node)
-        end
-        node.children.each(&:unlink)
-        node["t"] = "inlineStr"
-        inner = Nokogiri::XML::Node.new("is", row.document)
-        inner.namespace = row.namespace
-        node << inner
-        source = rich_of(cell.node)
-        source.write_to(inner, content)
-        changed[cell.part] = true
-      end
-
-      def put_headings(contents, changed)
-        by_place = @taken.to_h { |cell| [[cell.part, cell.node["r"]], cell] }
-        @tables.each do |path, headings|
-          headings.each do |part, reference, node|
-            cell = by_place[[part, reference]]
-            content = cell && contents[cell.unit.id] or next
+      def put_headings(contents)
+        by_place = @taken.to_h { |cell| [[cell.part, cell.reference], cell] }
+        @tables.select do |_, headings|
+          headings.count do |part, reference, node|
+            content = contents[by_place[[part, reference]]&.unit&.id] or next
             node["name"] = content.text.gsub("\n", "_x000a_")
-            changed[path] = true
-          end
-        end
+          end.positive?
+        end.keys
       end
 
       def put_names(contents)
@@ -358,22 +323,25 @@ module Glossema
         end.any? { |place| contents.key?(place.unit.id) } ? [@main] : []
       end
 
-      def frame_sheet(xml, sheet)
-        taken = @taken.select { |cell| cell.part == sheet.path }.to_h { |cell| [reference(cell), cell] }
-        xml.root.xpath(".//*[local-name()='c']").each do |node|
-          cell = taken[node["r"]]
-          if cell&.target then node.unlink
-          elsif cell then node.children.each(&:unlink)
-          elsif node["t"] == "s" then node.children.first&.content = rich_of(node)&.content&.written.to_s
-          end
-        end
+      def frame_sheet(xml)
         xml.root.xpath(".//*[local-name()='dataValidation']").each { |node| MESSAGES.each { |name| node.remove_attribute(name) } }
         xml.root.xpath(".//*[local-name()='hyperlink']").each { |node| node.remove_attribute("tooltip") }
         xml.root.xpath("./*[local-name()='headerFooter']/*").each { |node| node.content = "" }
-        xml.root.xpath(".//*[local-name()='row']").each { |node| node.children.select(&:text?).each(&:unlink) }
+      end
+
+      # The rows with the cells of units blank, and others with the text they show.
+      def frame_rows(rows, sheet)
+        taken = @taken.select { |cell| cell.part == sheet.path }.to_h { |cell| [cell.reference, cell] }
+        SheetData.map(rows) do |cell, raw|
+          if taken[cell.reference] then taken[cell.reference].source ? "" : cell.reference
+          elsif cell.shared then "#{cell.reference}=#{rich_of(cell)&.content&.written}"
+          else raw
+          end
+        end
       end
     end
   end
 end
 
 require "glossema/formats/xlsx/rich_text"
+require "glossema/formats/xlsx/sheet_data"

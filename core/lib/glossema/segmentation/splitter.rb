@@ -12,6 +12,8 @@ module Glossema
       # content: Content of a unit; breaks: offsets in content.text. Returns Pieces whose contents, one after the other,
       # show the same as the whole. Segments have their codes numbered from 1.
       def split(content, breaks)
+        return [Piece.new(true, content)] if breaks.empty? && content.items.size == 1 && content.items.first.is_a?(String) && !content.items.first.match?(/\A[[:space:]]|[[:space:]]\z/)
+
         chunks(content, breaks).flat_map { |chunk| trim(chunk) }
       end
 

@@ -12,7 +12,11 @@ module Glossema
 
         def initialize(node)
           @node = node
-          @content = content_of(entries)
+          first = node.first_element_child
+          return @content = content_of(entries) unless first&.name == "t" && first.next_element.nil?
+
+          # Most cells are one plain text.
+          @content, @originals, @look = Content.text(unescaped(first.text)), {}, ""
         end
 
         def language = nil
