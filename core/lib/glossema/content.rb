@@ -196,15 +196,14 @@ module Glossema
       out << [piece.dup, look, wraps]
     end
 
+    # Empty pairs go, and a pair that closes and opens again at once is one; invisible marks between do not count.
     def joined(list)
-      loop do
-        at = list.each_index.find do |i|
-          a, b = list[i], list[i + 1]
-          a.is_a?(Code) && b.is_a?(Code) && a.key == b.key && ((a.open? && b.close?) || (a.close? && b.open?))
-        end
-        return list unless at
+      list.each_with_object([]) do |item, out|
+        next out << item if item.is_a?(String) || item.alone?
 
-        list.slice!(at, 2)
+        at = out.rindex { |one| !one.is_a?(Code) || !one.anchor? }
+        last = at && out[at]
+        last.is_a?(Code) && last.key == item.key && ((last.open? && item.close?) || (last.close? && item.open?)) ? out.delete_at(at) : out << item
       end
     end
   end

@@ -173,7 +173,7 @@ module Glossema
       end
 
       # Quotes come and go with what a cell holds.
-      public def skeleton = super.delete('"')
+      public def skeleton = super.delete('"').then { |text| bilingual? ? text.gsub(/#{Regexp.escape(@separator)}+$/, "") : text }
     end
 
     class Tsv < Csv

@@ -96,6 +96,7 @@ module Glossema
         unit.dup.tap do |copy|
           copy.id = "p#{index}-#{unit.id}"
           copy.path = "#{File.basename(path)} · #{unit.path}"
+          copy.block = "title" if path == @root
         end
       end
 

@@ -199,6 +199,7 @@ module Glossema
 
       def flush(block = nil)
         lines, @block = @block, []
+        lines.shift while lines.any? && lines.first.text.strip.empty?
         return if lines.empty?
 
         unit(lines, block || @kind || "paragraph")

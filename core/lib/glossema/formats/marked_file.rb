@@ -27,8 +27,9 @@ module Glossema
       end
 
       def preview(&block)
-        by_start = @places.reject { |place| @within[place.unit.id] == :attribute }.to_h { |place| [place.from, place.unit] }
-        page_of(tree, by_start, block)
+        # What stands inside a text without being part of it follows at the end.
+        notes, main = @places.reject { |place| @within[place.unit.id] == :attribute }.partition { |place| @within[place.unit.id] == :nested }
+        page_of(tree, main.to_h { |place| [place.from, place.unit] }, block) + notes.map { |place| "<p class=\"note\">#{block.call(place.unit)}</p>" }.join
       end
 
       private
@@ -113,7 +114,6 @@ module Glossema
       def flush(run, context)
         number = @boundary
         @boundary += 1
-        run.pop while run.any? && !run.last.text? && !run.last.element?
         return if run.empty?
 
         id = "b#{number}"
@@ -123,6 +123,7 @@ module Glossema
 
         run.shift while blank_text?(run.first)
         run.pop while blank_text?(run.last)
+        # Comments after the words go with them: those between the words come to stand there.
         from, to = run.first.from, run.last.to
         unless context.preserve
           from += run.first.raw[/\A#{SPACE}/o].to_s.bytesize if run.first.kind == :text
@@ -171,7 +172,7 @@ module Glossema
       def content_of(run, context)
         @items, @blank = [], true
         append(run, context.preserve)
-        @items[-1] = @items.last.sub(/ +\z/, "") if !context.preserve && @items.last.is_a?(String)
+        strip_end unless context.preserve
         Content.new(@items).well_formed.renumber
       end
 
@@ -182,7 +183,7 @@ module Glossema
           elsif role(node) == :nested then append_alone(node, "note", display(node), nil)
           elsif role(node) == :skip || opaque?(node) || !translatable?(node, true) then append_alone(node, "object", node.inner_text.gsub(SPACE, " ").strip[0, 30].then { |text| text.empty? ? node.local : text }, nil)
           elsif bookmark?(node) then append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
-          elsif node.close_from && node.children.empty? then append_alone(node, "object", display(node), nil)
+          elsif node.close_from && (hollow?(node) || (@blank && !preserve && node.children.all? { |child| child.kind == :text && blank_text?(child) })) then append_alone(node, "object", display(node), nil)
           elsif node.close_from.nil? then append_alone(node, line_break?(node) ? "break" : node.local, display(node), nil)
           else append_pair(node, preserves?(node, preserve), index.positive? ? nodes[index - 1] : nil)
           end
@@ -191,6 +192,19 @@ module Glossema
 
       # References to entities the document declares itself are codes.
       OWN_ENTITY = /(&(?!(?:amp|lt|gt|quot|apos);)[A-Za-z_:][\w:.-]*;)/
+
+      # Blanks at the end of a line do not show.
+      def strip_end
+        at = @items.rindex { |item| !item.is_a?(Code) || !item.anchor? }
+        @items[at] = @items[at].sub(/ +\z/, "") if at && @items[at].is_a?(String)
+      end
+
+      # Is there nothing in it that a reader could see?
+      def hollow?(node)
+        return false if node.children.any?(&:text?) && node.children.all?(&:text?)
+
+        node.children.all? { |child| child.element? ? bookmark?(child) || (child.close_from && role(child) == :inline && hollow?(child)) : !child.text? || blank_text?(child) }
+      end
 
       def append_text(node, preserve)
         return append_stretch(node.decoded, preserve) if html? || node.kind == :cdata || !node.raw.match?(OWN_ENTITY)
@@ -223,9 +237,7 @@ module Glossema
         key = "n#{node.from}"
         @originals[key] = [[node.from, node.element? && node.close_from.nil? && node.children.any? ? node.open_to : node.to]]
         line = type == "break"
-        if line && @items.last.is_a?(String)
-          @items[-1] = @items.last.sub(/ +\z/, "")
-        end
+        strip_end if line
         @items << Code.new(id: 0, kind: :alone, key: key, type: type, display: display, equiv: line ? "\n" : "", wrap: identity(node), css: css)
         @blank = true if line
         @blank = false unless line || type.start_with?("anchor")
@@ -289,10 +301,11 @@ module Glossema
       def inner_attributes(node, context, id)
         return unless node.element?
 
-        take_attributes(node, context.with(translate: translatable?(node, context.translate)), id)
+        inner = context.with(translate: translatable?(node, context.translate))
+        take_attributes(node, inner, id)
         return if %i[skip nested].include?(role(node)) || opaque?(node)
 
-        node.children.each { |child| inner_attributes(child, context, id) }
+        node.children.each { |child| inner_attributes(child, inner, id) }
       end
 
       def take_attributes(node, context, within = "b#{@boundary}")
@@ -309,7 +322,12 @@ module Glossema
           @within[id] = :attribute
           content, raws = attribute_content(value)
           block = %w[alt aria-label].include?(name) ? "alt-text" : "property"
-          place(id, from, to, content, block: block, path: attribute_path(node, name), **context.facts.slice(:note)) { |target| Placeholders.write(target, raws) { |text| Markup.escape_attribute(text) } }
+          # The quotes belong to it: a value without any may come to need them.
+          quote = slice(to, to + 1)[/["']/]
+          place(id, from - (quote ? 1 : 0), to + (quote ? 1 : 0), content, block: block, path: attribute_path(node, name), **context.facts.slice(:note)) do |target|
+            text = Placeholders.write(target, raws) { |run| Markup.escape_attribute(run) }
+            "#{quote || '"'}#{quote == "'" ? text.gsub("'", '&#39;') : text}#{quote || '"'}"
+          end
         end
       end
 

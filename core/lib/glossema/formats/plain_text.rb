@@ -7,7 +7,7 @@ module Glossema
       EXTENSIONS = %w[txt text log asc].freeze
       MEDIA_TYPE = "text/plain".freeze
       DEFAULTS = { "paragraphs" => "line", "encoding" => "" }.freeze
-      LINE_END = /\r\n|\n|\r|\u2028|\u2029|\u0085/
+      LINE_END = /(?>\r\n|\n|\r|\u2028|\u2029|\u0085)/
 
       def self.recognises?(bytes, name)
         EncodedText.text?(bytes) && (EncodedText.marked?(bytes) || EncodedText.wide?(bytes) || ending?(name))

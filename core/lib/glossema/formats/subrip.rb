@@ -40,10 +40,14 @@ module Glossema
 
       def take(id, from, to, path, pattern)
         content, raws = Placeholders.read(slice(from, to), pattern)
-        content = Content.new(content.items.map { |item| item.is_a?(String) || !raws[item.key].to_s.match?(/\A[\r\n]+\z/) ? item : item.with(type: "break", display: "line break", equiv: "\n", wrap: "\n") })
+        content = Content.new(content.items.map do |item|
+          next item if item.is_a?(String) || !item.alone?
+
+          raws[item.key].match?(/\A[\r\n]+\z/) ? item.with(type: "break", display: "line break", equiv: "\n", wrap: "\n") : item.with(type: "markup")
+        end)
         return if content.blank?
 
-        place(id, from, to, content, block: "cue", path: path, whole: true) { |target| Placeholders.write(target, raws, &:itself).gsub(/(?:\r\n|\n|\r)(?:[ \t]*(?:\r\n|\n|\r))+/, line_end) }
+        place(id, from, to, content, block: "cue", path: path, whole: true) { |target| Placeholders.write(target, raws) { |text| text.gsub(/\s*\n\s*/, line_end) } }
       end
     end
   end

@@ -27,7 +27,7 @@ module Glossema
         # Units of files inside this one stand where those stand.
         inner = @embedded.flat_map { |from, _, file, prefix| file.units.map { |unit| [from, unit.dup.tap { |copy| copy.id = "#{prefix}#{unit.id}" }] } }
         own = @places.map { |place| [place.from, place.unit] }
-        @units = (inner.empty? ? own : (own + inner).sort_by.with_index { |(from, _), index| [from, index] }).map(&:last)
+        @units = in_order(own + inner).map(&:last)
       end
 
       def encoding = @source.encoding
@@ -74,6 +74,10 @@ module Glossema
       private
 
       def declares_encoding? = false
+
+      # [place, unit] pairs as they are read.
+      def in_order(list) = list.sort_by.with_index { |(from, _), index| [from, index] }
+
       def further_edits(_contents, _target_language) = []
 
       def slice(from, to) = @text.byteslice(from, to - from)

@@ -16,7 +16,7 @@ module Glossema
 
       def scan
         number, at = 0, 0
-        @text.split(/((?:\r\n|\n|\r)[ \t]*(?:(?:\r\n|\n|\r)[ \t]*)+)/).each do |block|
+        @text.split(/((?>\r\n|\n|\r)[ \t]*(?:(?>\r\n|\n|\r)[ \t]*)+)/).each do |block|
           from, at = at, at + block.bytesize
           next if block.match?(/\A(?:WEBVTT|NOTE|STYLE|REGION)\b/) || !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})[^\r\n]*(?:\r\n|\n|\r)/o))
 

@@ -39,6 +39,7 @@ module Glossema
       end
 
       def files = root.all("file")
+      def in_order(list) = list
 
       def settle = @ids = Hash.new(0)
 

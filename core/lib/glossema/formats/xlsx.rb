@@ -62,6 +62,7 @@ module Glossema
         everything, @places = @places, @places.reject { |place| place.part == @main }
         parts = super
         @places = everything
+        @sheets.each { |sheet| parts[sheet.path] &&= SheetData.restored(parts[sheet.path], container.read(sheet.path)) }
         puts = put_cells(contents)
         changed = put_headings(contents) + put_names(contents)
         changed << @strings_path if @strings_changed

@@ -4,7 +4,7 @@ module Glossema
   module Formats
     class Xml < MarkedFile
       NAME = "XML".freeze
-      EXTENSIONS = %w[xml dita ditamap docbook dbk svg resx resw].freeze
+      EXTENSIONS = %w[xml dita ditamap docbook dbk svg resx resw ttml dfxp].freeze
       MEDIA_TYPE = "application/xml".freeze
       DEFAULTS = { "rules" => "", "preset" => "", "encoding" => "" }.freeze
       PRESETS = { "dita" => %w[topic concept task reference troubleshooting glossentry glossgroup map bookmap dita learningContent subjectScheme],
@@ -71,15 +71,16 @@ module Glossema
         @within_text = @known ? {} : guess_inline
       end
 
-      # Names of elements that stand within running text everywhere they occur beside any, and hold no blocks.
+      # Names of elements that stand beside running text somewhere, or only ever in such elements, and hold no blocks.
       def guess_inline
-        mixed, parents = {}, {}
+        names, parents = {}, Hash.new { |hash, name| hash[name] = {} }
         tree.each_element do |node|
-          parents[node.name] = true if node.elements.any?
-          running = node.parent.children.any? { |one| one.kind == :text && one.raw.match?(/[^\s]/) }
-          mixed[node.name] = mixed.fetch(node.name, false) || running
+          parents[node.name][node.parent.name] = true
+          names[node.name] = true if node.parent.children.any? { |one| one.kind == :text && one.raw.match?(/[^\s]/) }
         end
-        names = mixed.select { |_, value| value }
+        while (more = parents.keys.find { |name| !names[name] && parents[name].keys.all? { |parent| names[parent] } })
+          names[more] = true
+        end
         loop do
           outsiders = []
           tree.each_element { |node| outsiders << node.name if names[node.name] && node.elements.any? { |child| !names[child.name] } }

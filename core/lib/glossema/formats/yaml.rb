@@ -13,6 +13,13 @@ module Glossema
 
       def self.recognises?(bytes, name) = EncodedText.text?(bytes) && ending?(name)
 
+      # Would YAML read this unquoted value as a text?
+      def self.text?(value)
+        ::Psych::ScalarScanner.new(::Psych::ClassLoader::Restricted.new([], [])).tokenize(value).is_a?(String)
+      rescue ::Psych::DisallowedClass
+        false
+      end
+
       private
 
       def scan
@@ -82,8 +89,7 @@ module Glossema
 
       # Unquoted as it was where YAML reads it back as the same text.
       def plain(text)
-        safe = !text.match?(/\A[\s?:\-&*!|>'"%@`#,\[\]{}=~<]|: |:\z| #|\s\z|[\n\t,\[\]{}]/) && ::Psych::ScalarScanner.new(::Psych::ClassLoader::Restricted.new([], [])).tokenize(text).is_a?(String)
-        safe ? text : double(text)
+        !text.match?(/\A[\s?:\-&*!|>'"%@`#,\[\]{}=~<]|: |:\z| #|\s\z|[\n\t,\[\]{}]/) && Yaml.text?(text) ? text : double(text)
       end
 
       def comment_above(line)
@@ -149,7 +155,7 @@ module Glossema
           def text?
             return false if tag && !tag.end_with?("str")
 
-            quoted || block? || ::Psych::ScalarScanner.new(::Psych::ClassLoader::Restricted.new([], [])).tokenize(value).is_a?(String)
+            quoted || block? || Yaml.text?(value)
           end
         end
         STYLES = { 1 => :plain, 2 => :single, 3 => :double, 4 => :literal, 5 => :folded }.freeze

@@ -117,7 +117,7 @@ module Glossema
 
           seen = list.dup
         end
-        return [Piece.new(false, Content.new(lead + trail))] if list.empty?
+        return [Piece.new(false, Content.new(items))] if list.empty?
 
         [Piece.new(false, Content.new(lead)), Piece.new(true, Content.new(list).renumber), Piece.new(false, Content.new(trail))]
           .reject { |piece| piece.content.empty? }

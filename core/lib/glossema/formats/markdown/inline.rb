@@ -4,7 +4,7 @@ module Glossema
     class Markdown
       class Inline
         PUNCTUATION = /[!-\/:-@\[-`{-~]/
-        LOOKS = { "*" => "italic", "_" => "italic", "**" => "bold", "__" => "bold", "~~" => "strike", "~" => "strike" }.freeze
+        LOOKS = { "*" => "italic", "_" => "italic", "**" => "bold", "__" => "bold", "~~" => "strike" }.freeze
         # A text being read: items so far; delimiter runs that may still open emphasis.
         Delimiter = Struct.new(:at, :mark, :count, :opens, :closes)
 
@@ -12,21 +12,27 @@ module Glossema
 
         def initialize(_file, lines, labels)
           @lines, @labels, @originals, @keys = lines, labels, {}, 0
-          @content = Content.new(parse(joined)).well_formed.renumber
+          items = Content.new(parse(joined)).well_formed.items.dup
+          items[-1] = items.last.rstrip if items.last.is_a?(String)
+          @content = Content.new(items).renumber
         end
 
         # Content → Markdown on one line, but for its line breaks.
         def write(content, block)
-          literal = false
+          literal, starts, linked = false, true, 0
           out = +""
           items = content.well_formed.items
           items.each_with_index do |item, index|
-            if item.is_a?(String) then out << (literal ? item.tr("\n", " ") : escaped(item.tr("\n", " "), out, block, items[index + 1].is_a?(Code)))
+            if item.is_a?(String)
+              out << (literal ? item.tr("\n", " ") : escaped(item.tr("\n", " "), starts, block, items[index + 1].is_a?(Code)).then { |text| linked.zero? ? text : text.gsub(/(?<!\\)[\[\]]/) { |mark| "\\#{mark}" } })
+              starts = false
             else
               raw = @originals.fetch(item.key)
               raw = raw[item.close? ? 1 : 0] if raw.is_a?(Array)
               out << raw
+              starts = raw.include?("\n")
               literal = item.open? if item.type == "code"
+              linked += item.open? ? 1 : -1 if %w[link picture].include?(item.type) && !item.alone?
             end
           end
           out
@@ -76,7 +82,7 @@ module Glossema
             elsif scanner.check(Placeholders::TAG) then tag(scanner.scan(Placeholders::TAG), items, tags)
             elsif scanner.check(/!?\[/) && (link = link(scanner)) then items.concat(link)
             elsif scanner.scan(/\{\{[<%].*?[%>]\}\}|\{\{[^{}\n]+\}\}|\{%.*?%\}|\$\{[^{}\n]+\}/) then items << alone(scanner.matched, "placeholder", scanner.matched)
-            elsif scanner.scan(/\*+|_+|~{1,2}/) then delimiter(scanner, text, items, delimiters)
+            elsif scanner.scan(/\*+|_+|~~(?!~)/) then delimiter(scanner, text, items, delimiters)
             elsif scanner.scan(/&(?:#\d{1,7}|#[xX]\h{1,6}|[A-Za-z][A-Za-z0-9]*);/) then items << Markup.decode(scanner.matched, true)
             else items << scanner.scan(/[^\\`<!\[{*_~&$\u0001]+|./m)
             end
@@ -97,6 +103,8 @@ module Glossema
             return items << alone(raw, "markup", raw) unless at
 
             _, index, opening = tags.slice!(at..).first
+            return items << alone(raw, "markup", raw) if index == items.size - 1
+
             @originals[items[index].key] = [opening, raw]
             items[index] = items[index].with(kind: :open)
             return items << items[index].with(kind: :close)
@@ -129,6 +137,8 @@ module Glossema
         def known?(label) = @labels.include?(label.downcase.gsub(/\s+/, " "))
 
         def linked(picture, inner, closing, wrap)
+          return alone("#{'!' if picture}[#{closing}", picture ? "markup" : "placeholder", picture ? "picture" : "link").then { |code| [code] } if inner.empty?
+
           return pair("![", closing, "picture", "picture", wrap, "", parse(inner)) if picture
 
           pair("[", closing, "link", "link", wrap, "link", parse(inner))
@@ -190,16 +200,18 @@ module Glossema
         end
 
         # Characters that would be markup are escaped, and only these.
-        def escaped(text, before, block, code_follows)
+        def escaped(text, starts, block, code_follows)
           out = text.gsub("\\") { "\\\\" }.gsub(/[*`]/) { |char| "\\#{char}" }
           out = out.gsub(/(?<![\p{L}\p{N}])_|_(?![\p{L}\p{N}])/) { "\\_" }
           out = out.gsub(/<(?=[A-Za-z\/!?])/, "\\<").gsub(/&(?=#?\w+;)/, "\\\\&").gsub(/~~/, "\\~\\~").gsub(/\]\(/, "\\](").gsub(/\[(?=\^)/, "\\[")
           out = out.gsub(/\[([^\[\]]*)\]/) { known?(Regexp.last_match(1)) ? "\\[#{Regexp.last_match(1)}\\]" : Regexp.last_match(0) }
           out = out.gsub("|", "\\|") if block == "cell"
+          out = out.sub(/(?<![^\s])(\#+\s*)\z/) { |marks| "\\#{marks}" } if block.start_with?("heading")
           out = out.sub(/!\z/, "\\!") if code_follows
-          return out unless before.empty?
+          out = out.gsub(/\{(?=[{%])/, "\\{").gsub(/\$(?=\{)/, "\\$")
+          return out unless starts
 
-          out.sub(/\A(?:[-+>]|\#{1,6})(?=\s|\z)/) { |mark| "\\#{mark}" }.sub(/\A(\d{1,9})([.)])(?=\s|\z)/) { "#{Regexp.last_match(1)}\\#{Regexp.last_match(2)}" }.sub(/\A=+\z/) { |mark| "\\#{mark}" }
+          out.sub(/\A\s*(?:[-+>:]|\#{1,6}|>)(?=\s|\z)|\A\s*>/) { |mark| "\\#{mark}" }.sub(/\A(\d{1,9})([.)])(?=\s|\z)/) { "#{Regexp.last_match(1)}\\#{Regexp.last_match(2)}" }.sub(/\A=+\z/) { |mark| "\\#{mark}" }
         end
       end
     end

@@ -21,7 +21,13 @@ module Glossema
         def parts(bytes)
           text = utf8(bytes)
           match = ROWS.match(text) or return ["", text]
-          [match[0], text.sub(ROWS, "")]
+          [match[0][/>(.*)<[^<]*\z/m, 1].to_s, text.sub(ROWS, "")]
+        end
+
+        # A changed sheet with its rows as they were in the other: writing XML anew must not touch them.
+        def restored(changed, original)
+          rows = ROWS.match(utf8(original)) or return changed
+          utf8(changed).sub(ROWS) { rows[0] }
         end
 
         def utf8(bytes)
