@@ -16,7 +16,7 @@ RSpec.describe Glossema::Formats::Html5 do
     "leaves scripts, styles and comments" => ["<script>var a = '<p>no</p>'</script><style>p {}</style><p>Text <!-- note -->here</p>", ["Text here"]],
     "keeps white space where it counts" => ["<pre>a\n  b</pre><textarea>x  y</textarea>", ["a\n  b", "x  y"]],
     "takes alternative texts, tips, placeholders and buttons" => ["<p>See <img src=a alt='A bike'> <a title=\"Go on\">here</a></p><input placeholder=Name><input type=submit value=Send><input type=text value=no>",
-                                                                 ["See {1/} {2}here{/2}", "A bike", "Go on", "Name", "Send"]],
+                                                                  ["See {1/} {2}here{/2}", "A bike", "Go on", "Name", "Send"]],
     "finds the text of a drawing" => ["<svg><title>Load</title><text>Here <tspan>it</tspan> goes</text></svg><p>An <svg><path d='M0'/></svg> icon</p>", ["Load", "Here {1}it{/1} goes", "An {1/} icon"]],
     "bears stray and crossed tags" => ["<p>a <b>b <i>c</b> d</i> e</span> f</p></div><p>x", ["a {1}b {2/}c{/1} d e f", "x"]]
   }.transform_values { |body, expected| [page.call(body), expected] }

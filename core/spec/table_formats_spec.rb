@@ -50,7 +50,7 @@ RSpec.describe Glossema::Formats::Xlsx do
   it "reads shared, rich and own strings, and leaves formulas, numbers and what is hidden" do
     strings = "<si><t>Part</t></si><si><r><t xml:space=\"preserve\">Red </t></r><r><rPr><b/><family val=\"2\"/></rPr><t>seat</t></r><r><rPr><b/></rPr><t>s</t></r></si><si><t>No</t></si><si><t>12</t></si>"
     sheet = "<cols><col min=\"4\" max=\"4\" hidden=\"1\"/></cols>" + data(row(1, shared("A1", 0), shared("B1", 1), "<c r=\"C1\" t=\"inlineStr\"><is><t>Own</t></is></c>", shared("D1", 2)),
-                                                                     row(2, shared("A2", 2), hidden: 1), row(3, "<c r=\"A3\" t=\"str\"><f>A1</f><v>Part</v></c>", "<c r=\"B3\"><v>5</v></c>", shared("C3", 3)))
+                                                                          row(2, shared("A2", 2), hidden: 1), row(3, "<c r=\"A3\" t=\"str\"><f>A1</f><v>Part</v></c>", "<c r=\"B3\"><v>5</v></c>", shared("C3", 3)))
     bytes = book({ "Prices" => sheet, "Away" => data(row(1, shared("A1", 2))) }, strings, {}, "Away" => "state=\"hidden\"")
     document = opened(bytes)
     expect(document.segments.map { |segment| [segment.unit.path, segment.content.written] }).to eq([["Prices · A1", "Part"], ["Prices · B1", "Red {1}seats{/1}"], ["Prices · C1", "Own"], ["name of a sheet", "Prices"]])

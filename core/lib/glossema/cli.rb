@@ -126,7 +126,8 @@ module Glossema
       raise Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
 
       @file_name = File.basename(path)
-      Document.new(File.binread(path), name: @file_name, language: @options[:source_lang], by: @options[:by], rules: rules, options: { **(@options[:target_lang] ? { "target_language" => @options[:target_lang] } : {}), **@options[:format] })
+      Document.new(File.binread(path), name: @file_name, language: @options[:source_lang], by: @options[:by], rules: rules,
+                                       options: { **(@options[:target_lang] ? { "target_language" => @options[:target_lang] } : {}), **@options[:format] })
     end
 
     # What leaves the file the same: its sources, or the translations it holds.

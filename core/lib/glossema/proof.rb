@@ -8,7 +8,7 @@ module Glossema
     # document: the Document written from; bytes: what was written; targets, states: as given to write.
     def initialize(document, bytes, targets, states: {})
       @document = document
-      @contents = document.unit_contents(targets)
+      @contents = document.unit_contents(targets, states)
       @differences = []
       compare_codes(targets)
       compare(bytes)

@@ -124,6 +124,7 @@ module Glossema
             row << Cell.new(slice(from, scanner.pos), from, scanner.pos, false)
           end
           raise Refused.new("hostile", "#{@name} has more than #{MAX_COLUMNS} columns, and was not opened.") if row.size > MAX_COLUMNS
+
           if scanner.skip(between)
             row << Cell.new("", scanner.pos, scanner.pos, false) if scanner.eos?
             next

@@ -102,7 +102,8 @@ module Glossema
 
         given = line && Paragraph.new(line, styles, [], hidden: @options["hidden"]).content
         given = given && !given.blank? ? given.fitted(paragraph.content) : nil
-        unit = Unit.new(id: "#{short(story.path)}:#{path.scan(/\d+/).join('-')}-#{index + 1}", path: path, block: "cell", content: paragraph.content, look: paragraph.look, target: given, state: given && "translated", whole: true)
+        unit = Unit.new(id: "#{short(story.path)}:#{path.scan(/\d+/).join('-')}-#{index + 1}", path: path, block: "cell", content: paragraph.content, look: paragraph.look, target: given, state: given && "translated",
+                        whole: true)
         @places << Place.new(unit: unit, paragraph: PairLine.new(node, line, cell, styles, @options["hidden"]), mirrors: [], part: story.path)
       end
 

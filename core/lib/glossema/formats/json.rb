@@ -68,7 +68,8 @@ module Glossema
           from = @scanner.pos
           string
           @found << Member.new(path, name, from + 1, @scanner.pos - 1, entry)
-        else @scanner.skip(/[^\s,\]\}]+/)
+        else
+          @scanner.skip(/[^\s,\]\}]+/)
         end
         skip
       end

@@ -13,7 +13,8 @@ module Glossema
       RULE = /\A[ ]{0,3}(?:(?:\*[ \t]*){3,}|(?:-[ \t]*){3,}|(?:_[ \t]*){3,})\s*\z/
       DEFINITION = /\A[ ]{0,3}\[(?!\^)[^\]\n]+\]:\s*\S/
       NOTE = /\A[ ]{0,3}\[\^[^\]\s]+\]:[ \t]*/
-      HTML_START = %r{\A[ ]{0,3}<(?:(?:/?(?:#{(Markup::BLOCKS + %w[html head body link meta title td th tr thead tbody tfoot li dt dd summary iframe source track]).join('|')}|script|style|textarea)(?=[\s/>]|\z))|!--|\?|![A-Z])}i
+      HTML_START = %r{\A[ ]{0,3}<(?:(?:/?(?:#{(Markup::BLOCKS + %w[html head body link meta title td th tr thead tbody tfoot li dt dd summary iframe source
+                                                                   track]).join('|')}|script|style|textarea)(?=[\s/>]|\z))|!--|\?|![A-Z])}i
       TABLE_RULE = /\A[ \t]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?\s*\z/
       # A line of a block: where it starts and ends in the text without its prefix and line end.
       Line = Struct.new(:from, :to, :text, :prefix)
@@ -23,7 +24,9 @@ module Glossema
       def preview
         inner = @embedded.to_h { |from, *rest| [from, rest] }
         page = @places.map { |place| [place.from, place.unit] } + inner.flat_map { |from, (_, file, prefix)| file.units.map { |unit| [from, units.find { |one| one.id == "#{prefix}#{unit.id}" }] } }
-        page.sort_by.with_index { |(from, _), index| [from, index] }.map(&:last).chunk_while { |one, other| one.block == "cell" && other.block == "cell" && one.path[/\Arow \d+ of table \d+/] == other.path[/\Arow \d+ of table \d+/] }.map do |group|
+        page.sort_by.with_index { |(from, _), index|
+          [from, index]
+        }.map(&:last).chunk_while { |one, other| one.block == "cell" && other.block == "cell" && one.path[/\Arow \d+ of table \d+/] == other.path[/\Arow \d+ of table \d+/] }.map do |group|
           next "<table><tr>#{group.map { |unit| "<td>#{yield unit}</td>" }.join}</tr></table>" if group.first.block == "cell"
 
           group.map { |unit| page_unit(yield(unit), unit) }.join
@@ -109,7 +112,9 @@ module Glossema
           flush("heading-#{match[1].strip.length}")
         elsif rest.match?(HTML_START) && @block.empty? then return html_block(lines, index, from, prefix)
         elsif @block.empty? && rest.match?(DEFINITION) || rest.match?(/\A\s{0,3}(?::{3,}|\$\$|import\s.+from\s|export\s+(?:default|const)\s)/) then flush
-        elsif lines[index + 1] && rest.include?("|") && @block.empty? && lines[index + 1][2].sub(/\A#{QUOTE}*/o, "").then { |below| below.include?("-") && below.match?(TABLE_RULE) && cells_of(below).size == cells_of(rest).size }
+        elsif lines[index + 1] && rest.include?("|") && @block.empty? && lines[index + 1][2].sub(/\A#{QUOTE}*/o, "").then { |below|
+          below.include?("-") && below.match?(TABLE_RULE) && cells_of(below).size == cells_of(rest).size
+        }
           return table(lines, index)
         elsif (match = rest.match(MARKER)) && (@block.empty? || @kind == "list-item" || !match[2].match?(/\A(?!1[.)])\d/))
           flush

@@ -215,7 +215,8 @@ module Glossema
             @originals[key = "n#{at}"] = [[at, at + piece.bytesize]]
             @items << Code.new(id: 0, kind: :alone, key: key, type: "entity", display: piece[1..-2], equiv: "", wrap: piece)
             @blank = false
-          else append_stretch(Markup.decode(piece), preserve)
+          else
+            append_stretch(Markup.decode(piece), preserve)
           end
           at += piece.bytesize
         end

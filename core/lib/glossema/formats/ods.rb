@@ -60,7 +60,9 @@ module Glossema
       def take_name(table, name, number)
         return unless @options["sheet_names"] && name.match?(/\p{L}/) && !@formulas.match?(/(?:\$?'?#{Regexp.escape(name)}'?)\./i)
 
-        @places << Place.new(unit: Unit.new(id: "sheet#{number}", path: "name of a sheet", block: "property", content: Content.text(name)), attribute: table.attribute_nodes.find { |attribute| attribute.node_name == "name" }, part: "content.xml")
+        @places << Place.new(unit: Unit.new(id: "sheet#{number}", path: "name of a sheet", block: "property", content: Content.text(name)), attribute: table.attribute_nodes.find { |attribute|
+          attribute.node_name == "name"
+        }, part: "content.xml")
       end
 
       def hidden_columns(table)

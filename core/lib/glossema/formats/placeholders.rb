@@ -78,7 +78,8 @@ module Glossema
         key = "o#{raws.size + 1}"
         raws[key] = raw
         line = raw.match?(%r{\A<br\s*/?>\z}i)
-        Code.new(id: 0, kind: :alone, key: key, type: line ? "break" : (raw.match?(/\A(?:<|&(?![PNDTFA]\z))/) ? "markup" : "placeholder"), display: line ? "line break" : raw[0, 40], equiv: line ? "\n" : (raw == "%%" ? "%" : ""), wrap: raw)
+        Code.new(id: 0, kind: :alone, key: key, type: line ? "break" : (raw.match?(/\A(?:<|&(?![PNDTFA]\z))/) ? "markup" : "placeholder"), display: line ? "line break" : raw[0, 40],
+                 equiv: line ? "\n" : (raw == "%%" ? "%" : ""), wrap: raw)
       end
       private_class_method :alone
     end

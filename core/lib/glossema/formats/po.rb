@@ -109,7 +109,9 @@ module Glossema
 
         (0...@forms).each do |number|
           form = @forms > 1 && number.zero? ? source : plural
-          take_form("#{base}[#{number}]", form, message, "msgstr[#{number}]", fuzzy, facts.merge(note: [facts[:note].then { |note| note unless note.to_s.empty? }, "plural: #{ORDINALS[number]} of #{@forms} forms"].compact.join(" · ")))
+          take_form("#{base}[#{number}]", form, message, "msgstr[#{number}]", fuzzy, facts.merge(note: [facts[:note].then { |note|
+            note unless note.to_s.empty?
+          }, "plural: #{ORDINALS[number]} of #{@forms} forms"].compact.join(" · ")))
         end
         # Forms in the file that the target language does not have stay; forms it needs besides are added.
         @free << [message.fields.select { |name, _| name.start_with?("msgstr") }.values.map { |field| field[1] }.min, message.to]

@@ -411,7 +411,7 @@ module Glossema
       end
 
       # A target as a Content with the codes of the source; what the source lacks is left out.
-      def like(node, source, raws)
+      def like(node, source, _raws)
         own = {}
         found = read(node, own)
         known = source.codes.to_h { |code| [[code.key, code.open? || code.close?], code] }

@@ -169,7 +169,7 @@ module Glossema
       end
 
       # A source and the cell its translation stands in.
-      def take_pair(cell, rich, row, by_column, sheet, target, facts)
+      def take_pair(_cell, rich, row, by_column, sheet, target, facts)
         reference = "#{Columns.letters(target)}#{row.number}"
         given = by_column[target] && rich_of(by_column[target])&.content
         given = given && !given.blank? ? given.fitted(rich.content) : nil
@@ -244,7 +244,8 @@ module Glossema
             rich = RichText.new(text)
             next if rich.content.blank?
 
-            @places << Place.new(unit: Unit.new(id: "s#{sheet.number}!comment-#{node['ref']}", path: "#{sheet.name} · comment on #{node['ref']}", block: "note", content: rich.content, look: rich.look), paragraph: rich, part: path)
+            @places << Place.new(unit: Unit.new(id: "s#{sheet.number}!comment-#{node['ref']}", path: "#{sheet.name} · comment on #{node['ref']}", block: "note", content: rich.content, look: rich.look), paragraph: rich,
+                                 part: path)
           end
         end
       end
@@ -268,7 +269,9 @@ module Glossema
       def initialize(bytes, name, options)
         super
         order = @sheets.map(&:path)
-        @units = (@taken.map { |cell| [order.index(cell.part), cell.unit] } + @places.map { |place| [order.index(place.part) || order.size, place.unit] }).sort_by.with_index { |(sheet, _), index| [sheet, index] }.map(&:last)
+        @units = (@taken.map { |cell| [order.index(cell.part), cell.unit] } + @places.map { |place|
+          [order.index(place.part) || order.size, place.unit]
+        }).sort_by.with_index { |(sheet, _), index| [sheet, index] }.map(&:last)
       end
 
       # --- writing ---

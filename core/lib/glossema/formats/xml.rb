@@ -124,7 +124,10 @@ module Glossema
       def display(node) = line_break?(node) ? "line break" : super
       def look(node) = LOOKS.fetch(node.local, "")
       def path_name(node, _context) = node.local.tr("_-", " ")
-      def block_name(node, context) = { "title" => "heading-2", "li" => "list-item", "listitem" => "list-item", "entry" => "cell", "stentry" => "cell" }.fetch(node.local, context.block == "list-item" ? "list-item" : "paragraph")
+
+      def block_name(node, context)
+        { "title" => "heading-2", "li" => "list-item", "listitem" => "list-item", "entry" => "cell", "stentry" => "cell" }.fetch(node.local, context.block == "list-item" ? "list-item" : "paragraph")
+      end
 
       def facts(node)
         found = info(node)

@@ -176,7 +176,9 @@ module Glossema
         def alias(_anchor) = step
 
         def scalar(value, _anchor, tag, plain, quoted, style)
-          found = Found.new(value: value, plain: plain, quoted: quoted, tag: tag, style: STYLES[style], line: @place[0], column: @place[1], end_line: @place[2], end_column: @place[3], flow: @stack.any? { |frame| frame[:flow] })
+          found = Found.new(value: value, plain: plain, quoted: quoted, tag: tag, style: STYLES[style], line: @place[0], column: @place[1], end_line: @place[2], end_column: @place[3], flow: @stack.any? { |frame|
+            frame[:flow]
+          })
           frame = @stack.last
           if frame && frame[:kind] == :mapping && frame[:key].nil?
             frame[:key] = value

@@ -51,7 +51,8 @@ module Glossema
             if hard
               @breaks["\u0001#{@breaks.size}\u0002"] = "#{hard}\n#{@lines[index + 1].prefix}"
               "#{line.text.delete_suffix(hard)}#{@breaks.keys.last}"
-            else "#{line.text.rstrip} "
+            else
+              "#{line.text.rstrip} "
             end
           end.join
         end
@@ -125,6 +126,7 @@ module Glossema
           if inner && scanner.scan(/\(\s*(?:<[^<>\n]*>|(?:[^\s()\\]|\\.|\((?:[^\s()\\]|\\.)*\))*)(?:\s+(?:"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*'|\((?:[^()\\]|\\.)*\)))?\s*\)(?:\{[^}\n]*\})?/m)
             return linked(picture, inner, "]#{scanner.matched}", scanner.matched)
           end
+
           if inner && scanner.scan(/\[([^\]\n]*)\]/)
             label = scanner[1].empty? ? inner : scanner[1]
             return linked(picture, inner, "][#{label}]", "ref:#{label.downcase}") if known?(label)
