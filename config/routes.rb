@@ -5,6 +5,9 @@ Rails.application.routes.draw do
     resources :users, only: :create
     resource :today, only: :show, controller: "today"
     resource :settings, only: :update
+    resources :formats, only: :index
+    resource :rules, only: %i[show update destroy]
+    resources :rule_trials, only: :create
     resources :clients, only: %i[index create]
     resources :memories, only: %i[index show create destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
@@ -12,6 +15,9 @@ Rails.application.routes.draw do
     resources :projects, only: %i[show create update destroy] do
       resource :beginning, only: :create
       resource :readiness, only: :show, controller: "readiness"
+      resource :rules, only: %i[show update destroy]
+      resources :rule_trials, only: :create
+      resources :exceptions, only: :create
       resources :documents, only: :create
       resources :segments, only: :index
       resources :deliveries, only: %i[index create]
@@ -19,10 +25,12 @@ Rails.application.routes.draw do
     resources :documents, only: %i[update destroy] do
       resource :page, only: :show
       resource :reading, only: %i[create destroy]
+      resource :version, only: %i[create update destroy], controller: "versions_of_files"
     end
     resources :segments, only: :update do
       resources :proposals, only: :index
       resources :versions, only: :index
+      resource :cut, only: %i[create destroy]
     end
     resources :deliveries, only: :show
     resources :delivered_files, only: :show

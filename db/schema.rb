@@ -10,7 +10,7 @@
 #
 # It's strongly recommended that you check this file into your version control system.
 
-ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
+ActiveRecord::Schema[7.2].define(version: 2026_11_23_120000) do
   create_table "active_storage_attachments", force: :cascade do |t|
     t.string "name", null: false
     t.string "record_type", null: false
@@ -31,6 +31,12 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
     t.string "checksum"
     t.datetime "created_at", null: false
     t.index ["key"], name: "index_active_storage_blobs_on_key", unique: true
+  end
+
+  create_table "active_storage_variant_records", force: :cascade do |t|
+    t.integer "blob_id", null: false
+    t.string "variation_digest", null: false
+    t.index ["blob_id", "variation_digest"], name: "index_active_storage_variant_records_uniqueness", unique: true
   end
 
   create_table "attachments_of_memories", force: :cascade do |t|
@@ -102,6 +108,10 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
     t.string "checksum"
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
+    t.string "role", default: "current", null: false
+    t.integer "replaces_id"
+    t.json "hand", default: {}, null: false
+    t.json "comparison"
     t.index ["project_id"], name: "index_documents_on_project_id"
   end
 
@@ -164,6 +174,7 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
     t.json "proposed", default: {}, null: false
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
+    t.text "rules"
     t.index ["client_id"], name: "index_projects_on_client_id"
     t.index ["user_id"], name: "index_projects_on_user_id"
   end
@@ -190,6 +201,8 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
     t.datetime "confirmed_at"
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
+    t.json "alternatives", default: [], null: false
+    t.string "context"
     t.index ["document_id", "position"], name: "index_segments_on_document_id_and_position", unique: true
     t.index ["project_id", "source_key"], name: "index_segments_on_project_id_and_source_key"
     t.index ["project_id"], name: "index_segments_on_project_id"
@@ -204,6 +217,7 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
     t.json "preferences", default: {}, null: false
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
+    t.text "rules"
     t.index ["email"], name: "index_users_on_email", unique: true
   end
 
@@ -220,6 +234,7 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_070000) do
   end
 
   add_foreign_key "active_storage_attachments", "active_storage_blobs", column: "blob_id"
+  add_foreign_key "active_storage_variant_records", "active_storage_blobs", column: "blob_id"
   add_foreign_key "attachments_of_memories", "memories"
   add_foreign_key "attachments_of_memories", "projects"
   add_foreign_key "clients", "users"

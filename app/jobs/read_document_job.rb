@@ -29,7 +29,7 @@ class ReadDocumentJob < ApplicationJob
       break unless current?
 
       rows = batch.map.with_index { |segment, offset| row(segment, (index * BATCH) + offset + 1, counts) }
-      Segment.insert_all!(rows)
+      keep_versions(rows, Segment.insert_all!(rows, returning: %w[id]).rows.flatten)
       @document.update!(done: (index * BATCH) + batch.size)
       tell
     end
@@ -38,20 +38,20 @@ class ReadDocumentJob < ApplicationJob
 
   def row(segment, position, counts)
     counts << count = Glossema::Counting::Count.of(segment.content)
-    { document_id: @document.id, project_id: @document.project_id, position: position, key: segment.id, block: segment.unit.block, path: segment.unit.path,
-      source: segment.content.written, source_key: Segment.key_of(segment.content), codes: segment.content.code_hashes, words: count.words, characters: count.characters,
-      note: segment.unit.note, limit: segment.unit.limit }
+    Segment.row(@document, segment, position, count)
+  end
+
+  # A translation that came with the file is the first of its history.
+  def keep_versions(rows, ids)
+    given = rows.zip(ids).reject { |row, _| row[:target].empty? }
+    Version.insert_all!(given.map { |row, id| { segment_id: id, target: row[:target], state: row[:state], origin: row[:origin] } }) if given.any?
   end
 
   def finish(opened, counts)
-    sum = counts.sum(Glossema::Counting::Count.zero)
-    page = opened.preview { |segment| "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.of(segment.content)}</span>" }
-    @document.page.attach(io: StringIO.new(page), filename: "page.html", content_type: "text/html", identify: false)
+    page = @document.keep_page(opened)
     return unless current?
 
-    @document.update!(state: "ready", breaks: opened.breaks, facts: { words: sum.words, characters: sum.characters, characters_without_spaces: sum.characters_without_spaces,
-                                                                      segments: sum.segments, codes: sum.codes, by_character: sum.by_character,
-                                                                      tables: page.scan("<table>").size, pictures: page.scan("<figure>").size })
+    @document.update!(state: "ready", breaks: opened.breaks, facts: @document.facts_of(counts).merge(tables: page.scan("<table").size, pictures: page.scan("<figure>").size, bilingual: opened.bilingual?))
     @document.project.with_lock { @document.project.propose } unless @document.project.begun?
     tell
     CountProjectJob.perform_later(@document.project)

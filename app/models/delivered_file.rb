@@ -7,8 +7,9 @@ class DeliveredFile < ApplicationRecord
   def self.write(delivery, document)
     opened = document.opened
     targets = document.targets
-    bytes = opened.write(targets, target_language: document.project.target_lang)
-    proof = Glossema::Proof.new(opened, bytes, targets)
+    states = opened.bilingual? ? document.states : {}
+    bytes = opened.write(targets, target_language: document.project.target_lang, states: states)
+    proof = Glossema::Proof.new(opened, bytes, targets, states: states)
     file = create!(delivery: delivery, document: document, name: name_for(document), checksum: Digest::SHA256.hexdigest(bytes), byte_size: bytes.bytesize, proof: proof.to_h)
     file.content.attach(io: StringIO.new(bytes), filename: file.name, identify: false)
     file

@@ -1,5 +1,8 @@
 # A client's file in a project: the original, what was found in it, and its segments.
 class Document < ApplicationRecord
+  include Cutting
+  include Replacing
+
   belongs_to :project
   has_many :segments, -> { order(:position) }, dependent: nil, inverse_of: :document
   has_many :delivered_files, dependent: :destroy
@@ -9,6 +12,9 @@ class Document < ApplicationRecord
   STATES = %w[waiting reading ready refused cancelled].freeze
   validates :state, inclusion: { in: STATES }
   validates :by, inclusion: { in: %w[sentence paragraph] }
+  ROLES = %w[current pending replaced].freeze
+  validates :role, inclusion: { in: ROLES }
+  scope :current, -> { where(role: "current") }
   before_destroy { Segment.discard(segments) }
 
   def busy? = %w[waiting reading].include?(state)
@@ -16,7 +22,8 @@ class Document < ApplicationRecord
 
   # Begins again what a restart cut short.
   def self.resume_reading
-    where(state: %w[waiting reading]).find_each(&:read_later)
+    where(state: %w[waiting reading], role: "current").find_each(&:read_later)
+    where(state: %w[waiting reading], role: "pending").find_each { |document| CompareVersionJob.perform_later(document) }
   end
 
   # Starts the reading job; an older one still running notices that it is not the latest and stops.
@@ -27,7 +34,13 @@ class Document < ApplicationRecord
 
   # The core's view of the original. With `as_stored` it is cut just as it was when it was read.
   def opened(as_stored: true)
-    Glossema::Document.new(original.download, name: name, language: source_lang || project.source_lang, by: by, options: options, breaks: as_stored ? breaks : nil)
+    Glossema::Document.new(original.download, name: name, language: source_lang || project.source_lang, by: by, rules: Rules.new(project).srx, hand: hand,
+                                              options: options.merge("target_language" => project.target_lang.to_s), breaks: as_stored ? breaks : nil)
+  end
+
+  # Does what is read from the file depend on the language it is translated into?
+  def depends_on_target?
+    Glossema::Formats.all.any? { |one| one::NAME == format && one::DEFAULTS.key?("target_language") }
   end
 
   # Does the text name this? Looks at the first segments only.
@@ -36,5 +49,21 @@ class Document < ApplicationRecord
   # Targets of all segments that have one, {key => Content}, for writing.
   def targets
     segments.where.not(target: "").to_h { |segment| [segment.key, segment.target_content] }
+  end
+
+  # {key => state} of the segments, for files that hold states.
+  def states = segments.pluck(:key, :state).to_h
+
+  # What the counts of its segments say of the file as a whole.
+  def facts_of(counts)
+    sum = counts.sum(Glossema::Counting::Count.zero)
+    { "words" => sum.words, "characters" => sum.characters, "characters_without_spaces" => sum.characters_without_spaces, "segments" => sum.segments, "codes" => sum.codes, "by_character" => sum.by_character }
+  end
+
+  # Keeps the page that the file looks like, and answers it.
+  def keep_page(opened)
+    html = opened.preview { |segment| "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.of(segment.content)}</span>" }
+    page.attach(io: StringIO.new(html), filename: "page.html", content_type: "text/html", identify: false)
+    html
   end
 end

@@ -4,8 +4,9 @@ class Project < ApplicationRecord
 
   belongs_to :user
   belongs_to :client, optional: true
-  has_many :documents, -> { order(:position) }, dependent: :destroy, inverse_of: :project
-  has_many :segments, dependent: nil
+  has_many :documents, -> { current.order(:position) }, dependent: nil, inverse_of: :project
+  has_many :documents_of_any_role, class_name: "Document", dependent: :destroy, inverse_of: :project
+  has_many :segments, ->(project) { where(document_id: Document.current.where(project_id: project.id).select(:id)) }, dependent: nil, inverse_of: :project
   has_many :attachments, -> { order(:position) }, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :project
   has_many :memories, through: :attachments
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project

@@ -7,7 +7,7 @@ class Proposals
   end
 
   def to_a
-    @project.lookup.matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
+    alternatives + @project.lookup.matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
   end
 
   private
@@ -15,6 +15,14 @@ class Proposals
   def query
     Glossema::Matching::Query.new(content: @segment.source_content, source_lang: @project.source_lang, target_lang: @project.target_lang, client: @project.client&.name,
                                   subject: @project.subject, previous: @segment.neighbour(-1)&.source_key, next: @segment.neighbour(1)&.source_key)
+  end
+
+  # What the file itself offers, and what stood here before the text was changed or cut anew.
+  def alternatives
+    @segment.alternatives.each_with_index.map do |one, index|
+      comparison = Glossema::Matching::Score.compare(@segment.source_content, Glossema::Content.text(one["source"]))
+      { id: "a#{index}", kind: one["origin"], score: one["score"] || comparison.score, penalties: [], target: Glossema::Content.escape(one["target"]), source: one["source"], differences: comparison.differences.map(&:to_h) }
+    end
   end
 
   def row(match)

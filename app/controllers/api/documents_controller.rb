@@ -14,12 +14,9 @@ module Api
     end
 
     def update
-      if document.project.begun?
-        return refuse("begun", "The project has begun; how its files are cut can no longer be changed here.")
-      end
-
-      document.update!(params.permit(:by))
-      document.read_later
+      document.update!({ by: params[:by], options: params[:options] && document.options.merge(options) }.compact)
+      # Once the work has begun what is translated is kept.
+      document.project.begun? ? RecutJob.perform_later(document.project, current_user, [document]) : document.read_later
       answer(DocumentResource.new(document))
     end
 
@@ -31,6 +28,12 @@ module Api
     end
 
     private
+
+    # Only options the format has, of the kind they are.
+    def options
+      known = Glossema::Formats.all.find { |format| format::NAME == document.format }&.then { |format| Glossema::Formats.options_of(format) } || []
+      known.to_h { |option| [option["name"], params[:options][option["name"]]] }.compact.to_h { |name, value| [name, value.is_a?(String) ? value[0, 20_000] : [true, "true"].include?(value)] }
+    end
 
     def document = @document ||= Document.where(project: current_user.projects).find(params[:id])
   end

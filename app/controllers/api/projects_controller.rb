@@ -10,6 +10,7 @@ module Api
     def update
       fields = params.permit(*FIELDS)
       current_user.clients.find(fields[:client_id]) if fields[:client_id].present?
+      retargeted = fields.key?(:target_lang) && fields[:target_lang] != project.target_lang
       project.transaction do
         project.update!(fields)
         project.opened_at = Time.current if params[:opened]
@@ -17,6 +18,8 @@ module Api
         project.attach(params[:memories].map { |row| row.permit(:memory_id, :learns, :read_only, :penalty).to_h }) if params.key?(:memories)
         project.propose if !project.begun? && (fields.keys & %w[client_id source_lang]).any?
       end
+      # Plural forms and the like go by the target language.
+      project.documents.select { |document| document.ready? && document.depends_on_target? }.each(&:read_later) if retargeted && !project.begun?
       answer(ProjectResource.new(project.reload))
     end
 

@@ -11,8 +11,9 @@ module Glossema
     attr_reader :format, :file, :segments, :name
 
     # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; by: "sentence" or "paragraph";
-    # breaks: {unit id => offsets} to cut exactly as before instead of by the rules. Raises Refused.
-    def initialize(bytes, name:, language: nil, by: "sentence", rules: Segmentation::Srx.default, options: {}, breaks: nil)
+    # breaks: {unit id => offsets} to cut exactly as before instead of by the rules; hand: {unit id => {"text", "add", "remove"}},
+    # what was cut and joined by hand, which holds as long as the text of the unit is the same. Raises Refused.
+    def initialize(bytes, name:, language: nil, by: "sentence", rules: Segmentation::Srx.default, options: {}, breaks: nil, hand: {})
       @name = name
       @format = Formats.detect(bytes, name)
       @file = @format.read(bytes, name: name, options: options)
@@ -20,7 +21,7 @@ module Glossema
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
       @pieces = units.to_h do |unit|
-        offsets = @breaks ? @breaks.fetch(unit.id, []) : (unit.whole ? [] : segmenter.breaks(unit.content.text))
+        offsets = @breaks ? @breaks.fetch(unit.id, []) : by_hand(unit, unit.whole ? [] : segmenter.breaks(unit.content.text), hand[unit.id])
         next [unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets), nil]] unless unit.target && offsets.empty?
 
         [unit.id, [[], *Segmentation::Splitter.split_pair(unit.content, unit.target)]]
@@ -31,6 +32,21 @@ module Glossema
     end
 
     def units = file.units
+
+    # The offset in its unit's text at which a segment begins, and that at which its own text ends.
+    def span_of(segment)
+      at = 0
+      waiting = segments_of(segment.unit)
+      pieces_of(segment.unit.id).each do |piece|
+        length = piece.content.text.length
+        return [at, at + length] if piece.segment? && waiting.shift.id == segment.id
+
+        at += length
+      end
+    end
+
+    # A mark of a unit's text, for what was done to it by hand.
+    def self.mark_of(text) = Zlib.crc32(text).to_s(36)
 
     # Does the file hold translations beside its sources?
     def bilingual? = file.respond_to?(:bilingual?) && file.bilingual?
@@ -85,6 +101,12 @@ module Glossema
     end
 
     private
+
+    def by_hand(unit, offsets, done)
+      return offsets unless done && done["text"] == self.class.mark_of(unit.content.text)
+
+      (offsets - done["remove"].to_a + done["add"].to_a).uniq.sort
+    end
 
     def pieces_of(id) = @pieces.fetch(id)[1]
 

@@ -27,6 +27,18 @@ module Glossema
 
     def all = [Docx, Pptx, Xlsx, Odt, Ods, Odp, Epub, Xliff, TmxFile, Html5, Android, Xml, Po, Json, Yaml, Webvtt, Subrip, Properties, AppleStrings, Ini, Csv, Tsv, Markdown, PlainText]
 
+    # Options that only programs set.
+    INNER_OPTIONS = %w[target_language preset].freeze
+    CHOICES = { "paragraphs" => %w[line blank-line], "header" => %w[translate keep], "separator" => ["", "comma", "semicolon", "tab", "bar"] }.freeze
+
+    # What can be chosen when a file of this format is read: [{"name", "kind" ("switch", "choice", "text"), "default", "choices"}].
+    def options_of(format)
+      format::DEFAULTS.reject { |name, _| INNER_OPTIONS.include?(name) }.map do |name, default|
+        kind = [true, false].include?(default) ? "switch" : (CHOICES.key?(name) ? "choice" : "text")
+        { "name" => name, "kind" => kind, "default" => default, "choices" => CHOICES[name] }.compact
+      end
+    end
+
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
     def detect(bytes, name)

@@ -8,6 +8,17 @@ module Glossema
         new(breaks: breaks, before: before, after: after, before_pattern: /(?:#{ruby_before})\z/, after_pattern: /\G(?:#{ruby_after})/)
       end
 
+      ABBREVIATIONS = /\A\\b\(\?:([^()\[\]{}*+?|^$]+(?:\|[^()\[\]{}*+?|^$]+)*)\)\\\.\z/
+
+      # The words of a rule that only lists abbreviations, nil for others.
+      def words = !breaks && (list = before[ABBREVIATIONS, 1]) ? list.split("|").map { |word| word.gsub("\\.", ".") } : nil
+
+      # Plain values: {"break", "before", "after", "words"}.
+      def to_h = { "break" => breaks, "before" => before, "after" => after, "words" => words }
+
+      # The pattern of a list of abbreviations.
+      def self.abbreviations(words) = "\\b(?:#{words.map { |word| word.strip.delete_suffix('.').gsub('.', '\\.') }.reject(&:empty?).join('|')})\\."
+
       # Every place in the text where this rule alone would break.
       def candidates(text)
         @finder ||= /(?:#{before_pattern.source.delete_suffix('\z')})(?=#{after_pattern.source.delete_prefix('\G')})/
@@ -30,22 +41,65 @@ module Glossema
 
       # xml: the text of an SRX 2.0 file. Raises Refused "rules-broken" when it is not one.
       def initialize(xml)
+        @xml = xml
         document = Nokogiri::XML(xml) { |config| config.strict.nonet }
         document.remove_namespaces!
         raise Refused.new("rules-broken", "The rules are not an SRX file.") unless document.root&.name == "srx"
 
         @cascade = document.at_xpath("//header/@cascade")&.value == "yes"
-        @maps = document.xpath("//maprules//languagemap").map { |map| [/\A(?:#{Icu.to_ruby(map['languagepattern'])})\z/, map["languagerulename"]] }
+        @maps = document.xpath("//maprules//languagemap").map { |map| [/\A(?:#{Icu.to_ruby(map['languagepattern'])})\z/, map["languagerulename"], map["languagepattern"].to_s] }
         @rules = document.xpath("//languagerules/languagerule").to_h { |group| [group["languagerulename"], read(group)] }
       rescue Nokogiri::XML::SyntaxError => e
         raise Refused.new("rules-broken", "The rules are not well-formed XML: #{e.message}.")
       end
 
+      # groups: array of {"name", "pattern", "rules" => [{"break", "before", "after", "words"}]}, as to_h gives them. Returns an
+      # Srx; raises Refused "rule-broken" with the rule that cannot be read.
+      def self.from_h(groups)
+        builder = Nokogiri::XML::Builder.new(encoding: "UTF-8") do |xml|
+          xml.srx("xmlns" => "http://www.lisa.org/srx20", "version" => "2.0") do
+            xml.header("segmentsubflows" => "yes", "cascade" => "yes") { %w[start end isolated].each { |kind| xml.formathandle("type" => kind, "include" => kind == "end" ? "yes" : "no") } }
+            xml.body do
+              xml.languagerules { groups.each { |group| xml.languagerule("languagerulename" => group["name"]) { group["rules"].each { |rule| write_rule(xml, rule) } } } }
+              xml.maprules { groups.each { |group| xml.languagemap("languagepattern" => group["pattern"], "languagerulename" => group["name"]) } }
+            end
+          end
+        end
+        new(builder.to_xml)
+      end
+
+      def self.write_rule(xml, rule)
+        before = rule["words"] ? Rule.abbreviations(rule["words"]) : rule["before"].to_s
+        xml.rule("break" => rule["break"] ? "yes" : "no") do
+          xml.beforebreak(before)
+          xml.afterbreak(rule["after"].to_s)
+        end
+      end
+      private_class_method :write_rule
+
+      # The same rules with an exception at the top of those for a language: never split after this text.
+      def excepting(language, text)
+        groups = to_h
+        group = groups.find { |one| /\A(?:#{Icu.to_ruby(one['pattern'])})\z/.match?(language) }
+        raise Refused.new("language-unknown", "There are no rules for “#{language}”.") unless group
+
+        before = "#{'\\b' if text.match?(/\A[[:alnum:]]/)}#{text.gsub(/[\\.\[\](){}*+?|^$]/) { |char| "\\#{char}" }}"
+        group["rules"].unshift({ "break" => false, "before" => before, "after" => "\\s" })
+        self.class.from_h(groups)
+      end
+
+      # Groups of rules by language, in the order they are tried: see from_h.
+      def to_h
+        @maps.map { |_, name, pattern| { "name" => name, "pattern" => pattern, "rules" => @rules.fetch(name, []).map(&:to_h) } }
+      end
+
+      attr_reader :xml
+
       def self.default = @default ||= new(File.read(DEFAULT, encoding: "UTF-8"))
 
       # The rules for a language tag in the order they are tried.
       def rules_for(language)
-        names = @maps.select { |pattern, _| pattern.match?(language.to_s) }.map(&:last)
+        names = @maps.select { |pattern, *| pattern.match?(language.to_s) }.map { |map| map[1] }
         names = names.first(1) unless @cascade
         names.flat_map { |name| @rules.fetch(name, []) }
       end

@@ -1,0 +1,14 @@
+# "Never split after this": an exception put into the rules of a project from its text.
+module Api
+  class ExceptionsController < BaseController
+    def create
+      text = params[:text].to_s.strip
+      return refuse("text-empty", "Say after which text the rules should never split.") if text.empty?
+
+      rules = Rules.new(project)
+      rules.keep(rules.srx.excepting(project.source_lang, text))
+      RecutJob.perform_later(project, current_user)
+      head :no_content
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# Segmentation rules: of a project, or hers for all projects.
+module Api
+  class RulesController < BaseController
+    def show
+      return send_data(rules.srx.xml || "", filename: "rules.srx", type: "application/xml") if params[:as] == "srx"
+
+      render json: answer_of(rules)
+    end
+
+    # params: groups (see Srx.from_h), or a file in SRX.
+    def update
+      srx = params[:file] ? Glossema::Segmentation::Srx.new(params[:file].read.force_encoding("UTF-8")) : Glossema::Segmentation::Srx.from_h(groups)
+      rules.keep(srx)
+      recut
+      render json: answer_of(rules)
+    end
+
+    def destroy
+      rules.drop
+      recut
+      render json: answer_of(rules)
+    end
+
+    private
+
+    def owner = params[:project_id] ? current_user.projects.find(params[:project_id]) : current_user
+    def rules = @rules ||= Rules.new(owner)
+
+    def groups
+      params.require(:groups).map { |group| { "name" => group[:name], "pattern" => group[:pattern], "rules" => Array(group[:rules]).map { |rule| rule.permit(:break, :before, :after, words: []).to_h } } }
+    end
+
+    # Only the text of this project is cut anew; others keep their cuts until they ask.
+    def recut = params[:project_id] && RecutJob.perform_later(owner, current_user)
+
+    def answer_of(rules)
+      { from: rules.from, groups: rules.srx.to_h, sample: rules.sample, language: (owner.is_a?(Project) ? owner : current_user.projects.order(opened_at: :desc).first)&.source_lang || "en" }
+    end
+  end
+end

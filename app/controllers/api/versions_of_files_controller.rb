@@ -1,0 +1,28 @@
+# A newer version of a file: proposed and compared, taken in, left, or put back.
+module Api
+  class VersionsOfFilesController < BaseController
+    def create
+      file = uploads(:files).first
+      answer(DocumentResource.new(document.propose_version(file, File.basename(file.original_filename.to_s.tr("\\", "/")))), status: :created)
+    end
+
+    def update
+      raise Glossema::Refused.new("not-compared", "The new version is still being compared.") unless document.role == "pending" && document.ready?
+
+      document.take_in(by: current_user)
+      answer(DocumentResource.new(document))
+    end
+
+    # A pending version is thrown away; one that was taken in gives its place back.
+    def destroy
+      return answer(DocumentResource.new(document.put_back)) unless document.role == "pending"
+
+      document.destroy!
+      head :no_content
+    end
+
+    private
+
+    def document = @document ||= Document.where(project: current_user.projects).find(params[:document_id])
+  end
+end

@@ -1,0 +1,41 @@
+# The segmentation rules that hold for a project: its own, else hers for all projects, else those that ship.
+class Rules
+  SAMPLE = 4000
+
+  # owner: a Project or a User.
+  def initialize(owner)
+    @owner = owner
+  end
+
+  def srx
+    xml = @owner.rules || (@owner.is_a?(Project) ? @owner.user.rules : nil)
+    xml ? self.class.parsed(xml) : Glossema::Segmentation::Srx.default
+  end
+
+  # Where they come from: "project", "mine" or "default".
+  def from
+    return "project" if @owner.is_a?(Project) && @owner.rules
+
+    (@owner.is_a?(Project) ? @owner.user : @owner).rules ? "mine" : "default"
+  end
+
+  def keep(srx) = @owner.update!(rules: srx.xml)
+  def drop = @owner.update!(rules: nil)
+
+  # A stretch of her own text to try rules on, a paragraph on each line.
+  def sample
+    project = @owner.is_a?(Project) ? @owner : @owner.projects.order(opened_at: :desc).find { |one| one.segments.exists? }
+    return "" unless project
+
+    rows = project.segments.joins(:document).order("documents.position", :position).limit(200).to_a
+    rows.chunk_while { |one, other| one.document_id == other.document_id && one.unit_id == other.unit_id }
+        .map { |group| group.map { |row| row.source_content.text.tr("\n", " ") }.join(" ") }.select { |line| line.length > 20 }.join("\n")[0, SAMPLE]
+  end
+
+  # Parsed once for each text of rules.
+  def self.parsed(xml)
+    @parsed ||= {}
+    @parsed.clear if @parsed.size > 20
+    @parsed[xml] ||= Glossema::Segmentation::Srx.new(xml)
+  end
+end
