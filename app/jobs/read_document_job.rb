@@ -13,6 +13,11 @@ class ReadDocumentJob < ApplicationJob
   rescue Glossema::Refused => e
     @document.update!(state: "refused", message: e.message) if current?
     tell
+  rescue StandardError
+    # A fault of ours: the file does not stay "reading" for ever.
+    @document.update!(state: "refused", message: "#{@document.name} could not be read: a fault in Glossema itself. Its log says more.") if current?
+    tell
+    raise
   end
 
   private

@@ -16,6 +16,9 @@ class Project < ApplicationRecord
 
   def begun? = begun_at.present?
 
+  # Newer versions of files that are being compared, or wait to be taken in.
+  def versions = documents_of_any_role.select { |document| document.role == "pending" }
+
   # Words by state: {"untouched" => 120, …}.
   def words_by_state = segments.group(:state).sum(:words)
 

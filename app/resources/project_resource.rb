@@ -12,4 +12,6 @@ class ProjectResource
     end
   end
   many :documents, resource: DocumentResource
+  # Newer versions of files that wait to be taken in.
+  many :versions, resource: DocumentResource
 end

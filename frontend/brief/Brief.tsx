@@ -4,7 +4,7 @@ import { App, Button, DatePicker, InputNumber, Progress } from 'antd'
 import dayjs from 'dayjs'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import { api } from '../shared/api'
 import { Failure, Frame, Waiting } from '../shared/Frame'
 import { daysUntil, longDate, number, pace, time, weekday } from '../shared/i18n'
@@ -14,6 +14,8 @@ import { BandBar, ChoiceInPlace, DropFiles, MenuInPlace, TextInPlace, bandGroups
 import { useSettings } from '../shared/settings'
 import type { AttachedMemory, Client, DocumentRow, Learns, Memory, Project } from '../shared/types'
 import { sendFiles } from './dropping'
+import { NewVersion, sendVersion } from './NewVersion'
+import { Options } from './Options'
 
 export function Brief() {
   const { t } = useTranslation()
@@ -26,7 +28,7 @@ export function Brief() {
   const query = useQuery({
     queryKey: ['project', id], queryFn: () => api.get<Project>(`/projects/${id}`), refetchOnMount: 'always',
     // The cable brings the news; this is for when it cannot.
-    refetchInterval: (state) => (state.state.data?.documents.some((one) => one.state === 'waiting' || one.state === 'reading' || (one.state === 'ready' && !one.bands)) ? 1500 : false),
+    refetchInterval: (state) => (state.state.data?.documents.some((one) => one.state === 'waiting' || one.state === 'reading' || (one.state === 'ready' && !one.bands)) || state.state.data?.versions.some((one) => one.state === 'waiting' || one.state === 'reading') ? 1500 : false),
   })
   useProjectNews(id, (news) => {
     if (news.event === 'document' && news.state === 'reading') {
@@ -55,7 +57,7 @@ export function Brief() {
       <div className="brief" onDragOver={(event) => event.preventDefault()} onDrop={(event) => { event.preventDefault(); if (!project.begun_at) drop([...event.dataTransfer.files]) }}>
         <section>
           <h1><TextInPlace value={project.name} blank={t('brief.nothing')} label={t('brief.name')} onChange={(name) => change({ name })} /></h1>
-          <p className="quiet">{t('brief.files', { count: project.documents.length, ready: ready.length })}</p>
+          <p className="quiet">{t('brief.files', { count: project.documents.length, ready: ready.length })}{project.documents.length > 0 && <> · <Link className="plain-link" to={`/projects/${id}/rules`}>{t('brief.rules')}</Link></>}</p>
           {words > 0 && (
             <div className="sum">
               <div className="figures"><b className="tab">{number(words)}</b>{counted ? <>{t('brief.ofWhich')} <b className="tab">{number(fresh)}</b>{t('brief.newForYou')} · {pace(fresh / user.words_per_hour)}</> : t('brief.words')}</div>
@@ -63,7 +65,7 @@ export function Brief() {
               <ul className="legend">{groups.map((group) => <li key={group.name} style={{ '--swatch': group.ink } as React.CSSProperties}>{t(`bands.${group.name}`)} <span className="tab">{number(group.words)}</span></li>)}</ul>
             </div>
           )}
-          <ul className="files">{project.documents.map((one) => <FileRow key={one.id} row={one} fixed={!!project.begun_at} attempt={attempt} />)}</ul>
+          <ul className="files">{project.documents.map((one) => <FileRow key={one.id} row={one} version={project.versions.find((newer) => newer.replaces_id === one.id)} fixed={!!project.begun_at} attempt={attempt} />)}</ul>
           {!project.begun_at && <DropFiles slim={project.documents.length > 0} onFiles={drop}>{project.documents.length ? <span className="quiet">{t('brief.dropMore')} <span className="plain-link">{t('brief.choose')}</span></span> : <><h2>{t('brief.dropFirst')}</h2><p className="quiet">{t('brief.dropLead')} <span className="plain-link">{t('today.choose')}</span></p></>}</DropFiles>}
         </section>
         <section className="about">
@@ -80,12 +82,14 @@ export function Brief() {
 
 type Attempt = (work: Promise<unknown>) => void
 
-function FileRow({ row, fixed, attempt }: { row: DocumentRow; fixed: boolean; attempt: Attempt }) {
+function FileRow({ row, version, fixed, attempt }: { row: DocumentRow; version?: DocumentRow; fixed: boolean; attempt: Attempt }) {
   const { t } = useTranslation()
+  const [over, setOver] = useState(false)
+  const options = <Options row={row} onChange={(values) => attempt(api.patch(`/documents/${row.id}`, { options: values }))} />
   const remove = !fixed && <button type="button" className="quiet" aria-label={`${t('brief.remove')}: ${row.name}`} title={t('brief.remove')} onClick={() => attempt(api.delete(`/documents/${row.id}`))}>✕</button>
   const name = <div className="name">{row.name}</div>
   if (row.state === 'refused' || row.state === 'cancelled') {
-    return <li><div style={{ gridColumn: '1 / 4' }}>{name}<p className={`small ${row.state === 'refused' ? 'alarm' : 'quiet'}`}>{row.state === 'refused' ? t('brief.notTaken', { message: row.message }) : row.message} {row.state === 'cancelled' && <button type="button" className="link" onClick={() => attempt(api.post(`/documents/${row.id}/reading`))}>{t('brief.readAgain')}</button>}</p></div>{remove}</li>
+    return <li><div style={{ gridColumn: '1 / 4' }}>{name}<p className={`small ${row.state === 'refused' ? 'alarm' : 'quiet'}`}>{row.state === 'refused' ? t('brief.notTaken', { message: row.message }) : row.message} {row.state === 'cancelled' && <button type="button" className="link" onClick={() => attempt(api.post(`/documents/${row.id}/reading`))}>{t('brief.readAgain')}</button>}{row.format && <> {options}</>}</p></div>{remove}</li>
   }
   if (row.state !== 'ready') {
     return (
@@ -95,13 +99,17 @@ function FileRow({ row, fixed, attempt }: { row: DocumentRow; fixed: boolean; at
   }
   const how = { sentence: t('brief.bySentence'), paragraph: t('brief.byParagraph') }
   return (
-    <li>
+    <li className={over ? 'over' : ''} onDragOver={(event) => { if (fixed) { event.preventDefault(); setOver(true) } }} onDragLeave={() => setOver(false)}
+      onDrop={(event) => { setOver(false); const file = event.dataTransfer.files[0]; if (fixed && file) { event.preventDefault(); event.stopPropagation(); attempt(sendVersion(row.id, file)) } }}>
       <div>{name}
-        <p className="small quiet">{row.format} · {languageName(row.source_lang)} · {fixed ? how[row.by] : <MenuInPlace label={how[row.by]} title={row.name} value={row.by} options={[{ value: 'sentence', label: how.sentence }, { value: 'paragraph', label: how.paragraph }]} onChange={(by) => attempt(api.patch(`/documents/${row.id}`, { by }))} />}
-          {' · '}{t('brief.segments', { count: row.facts.segments ?? 0 })}{row.facts.tables ? ` · ${t('brief.tables', { count: row.facts.tables })}` : ''}{row.facts.pictures ? ` · ${t('brief.pictures', { count: row.facts.pictures })}` : ''}</p></div>
+        <p className="small quiet">{row.format} · {row.source_lang && `${languageName(row.source_lang)} · `}<MenuInPlace label={how[row.by]} title={row.name} value={row.by} options={[{ value: 'sentence', label: how.sentence }, { value: 'paragraph', label: how.paragraph }]} onChange={(by) => attempt(api.patch(`/documents/${row.id}`, { by }))} /> · {options}
+          {' · '}{t('brief.segments', { count: row.facts.segments ?? 0 })}{row.facts.tables ? ` · ${t('brief.tables', { count: row.facts.tables })}` : ''}{row.facts.pictures ? ` · ${t('brief.pictures', { count: row.facts.pictures })}` : ''}
+          {fixed && <>{' · '}<label className="plain-link" style={{ cursor: 'pointer' }}>{t('version.choose')}<input type="file" className="hidden-text" aria-label={`${t('version.choose')}: ${row.name}`} onChange={(event) => { const file = event.target.files?.[0]; event.target.value = ''; if (file) attempt(sendVersion(row.id, file)) }} /></label></>}
+          {row.replaces_id && <>{' · '}<button type="button" className="plain-link" onClick={() => attempt(api.delete(`/documents/${row.id}/version`))}>{t('version.back')}</button></>}</p></div>
       <div className="figure tab" aria-label={`${number(row.facts.words ?? 0)} ${t('brief.words')}`}>{number(row.facts.words ?? 0)}</div>
       <BandBar bands={[row.bands]} />
       {remove || <span />}
+      {version && <NewVersion row={version} attempt={attempt} />}
     </li>
   )
 }

@@ -12,6 +12,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Brief } from '../brief/Brief'
 import { Deliver } from '../deliver/Deliver'
 import { Memories } from '../memories/Memories'
+import { Rules } from '../rules/Rules'
 import { ApiError, api } from '../shared/api'
 import { Failure } from '../shared/Frame'
 import { SettingsContext } from '../shared/settings'
@@ -37,6 +38,8 @@ function Glossema() {
             <Routes>
               <Route path="/" element={<Today />} />
               <Route path="/memories" element={<Memories />} />
+              <Route path="/settings/rules" element={<Rules />} />
+              <Route path="/projects/:id/rules" element={<Rules />} />
               <Route path="/projects/:id/brief" element={<Brief />} />
               <Route path="/projects/:id/translate" element={<Translate />} />
               <Route path="/projects/:id/deliver" element={<Deliver />} />

@@ -47,7 +47,7 @@ export function Frame({ project, words, children }: { project?: Project; words?:
             <div className="push" />
           </>
         )}
-        <Dropdown trigger={['click']} menu={{ items: [{ key: 'mode', label: mode === 'dark' ? t('app.light') : t('app.dark'), onClick: () => setMode(mode === 'dark' ? 'light' : 'dark') }, { key: 'out', label: t('app.signOut'), onClick: signOut }] }}>
+        <Dropdown trigger={['click']} menu={{ items: [{ key: 'mode', label: mode === 'dark' ? t('app.light') : t('app.dark'), onClick: () => setMode(mode === 'dark' ? 'light' : 'dark') }, { key: 'rules', label: <Link to="/settings/rules">{t('rules.title')}</Link> }, { key: 'out', label: t('app.signOut'), onClick: signOut }] }}>
           <button type="button" className="tool" aria-label={`${t('app.menu')}: ${user.name}`}>{project ? user.name.split(' ').map((word) => word[0]).join('') : user.name}</button>
         </Dropdown>
         <button type="button" className="tool" aria-label={t('app.search')} onClick={() => setPalette(true)}><Key keys={KEYS.palette} /></button>

@@ -12,6 +12,8 @@ export const KEYS = {
   missingCode: 'Alt+Period',
   copySource: 'Alt+S',
   comeBack: 'Alt+M',
+  split: 'Alt+X',
+  join: 'Alt+J',
   companion: 'Alt+P',
   undo: 'Ctrl+Z',
   redo: 'Ctrl+Shift+Z',

@@ -3,7 +3,7 @@ import { createConsumer } from '@rails/actioncable'
 import { useEffect, useRef } from 'react'
 
 const consumer = createConsumer('/cable')
-export type News = { event: string; id?: number; state?: string; done?: number; total?: number }
+export type News = { event: string; id?: number; state?: string; done?: number; total?: number; message?: string }
 
 export function useProjectNews(id: number | null, heard: (news: News) => void) {
   const latest = useRef(heard)

@@ -47,6 +47,17 @@ export class Outbox {
   subscribe = (listener: () => void) => { this.listeners.add(listener); return () => { this.listeners.delete(listener) } }
   snapshot = () => this.status
 
+  // Resolves once the server has everything; rejects when it does not answer.
+  emptied = async () => {
+    this.schedule(0)
+    for (let tries = 0; tries < 60; tries += 1) {
+      if (!this.status.waiting) return
+      if (this.status.offline) throw new OfflineError('offline')
+      await new Promise((resolve) => window.setTimeout(resolve, 50))
+    }
+    throw new OfflineError('offline')
+  }
+
   flush = () => { this.schedule(0) }
 
   private schedule(delay: number) {

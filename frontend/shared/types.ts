@@ -4,7 +4,7 @@ export type State = 'untouched' | 'draft' | 'translated' | 'reviewed' | 'final'
 export interface User { id: number; name: string; email: string; words_per_hour: number; reference_pattern: string; preferences: Record<string, unknown> }
 export interface Client { id: number; name: string; code: string }
 export interface Code { id: number; kind: 'open' | 'alone'; type: string; display: string; equiv: string; css?: string | null }
-export interface Origin { kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source'; score?: number; memory?: string; unit?: number; touched?: boolean; from?: number }
+export interface Origin { kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source' | 'file' | 'earlier'; score?: number; memory?: string; unit?: number; touched?: boolean; from?: number }
 
 export interface Segment {
   id: number; document_id: number; position: number; key: string; block: string; path: string; source: string; target: string
@@ -15,9 +15,18 @@ export type Bands = Record<string, { segments: number; words: number; characters
 
 export interface DocumentRow {
   id: number; position: number; name: string; format: string | null; state: 'waiting' | 'reading' | 'ready' | 'refused' | 'cancelled'
-  message: string | null; done: number; total: number; by: 'sentence' | 'paragraph'; source_lang: string | null
+  message: string | null; done: number; total: number; by: 'sentence' | 'paragraph'; source_lang: string | null; options: Record<string, string | boolean>
+  replaces_id: number | null; comparison: Comparison | null
   facts: { words?: number; segments?: number; codes?: number; tables?: number; pictures?: number; characters?: number }; bands: Bands | null; byte_size: number
 }
+
+export interface Amount { segments: number; words: number }
+export interface Comparison { same: Amount; changed: Amount; new: Amount; gone: Amount; lost: number }
+export interface FormatOption { name: string; kind: 'switch' | 'choice' | 'text'; default: string | boolean; choices?: string[] }
+export interface Rule { break: boolean; before: string; after: string; words: string[] | null }
+export interface RuleGroup { name: string; pattern: string; rules: Rule[] }
+export interface Ruling { from: 'project' | 'mine' | 'default'; groups: RuleGroup[]; sample: string; language: string }
+export interface RuleTrial { lines: { text: string; changed: boolean }[][]; before: number; after: number }
 
 export type Learns = 'confirm' | 'deliver' | 'never'
 export interface AttachedMemory { memory_id: number; name: string; source_lang: string; target_lang: string; units: number; learns: Learns; read_only: boolean; penalty: number }
@@ -25,13 +34,13 @@ export interface AttachedMemory { memory_id: number; name: string; source_lang: 
 export interface Project {
   id: number; name: string; reference: string | null; client_id: number | null; client: string | null; subject: string; description: string
   source_lang: string | null; target_lang: string | null; due_at: string | null; begun_at: string | null; last_segment_id: number | null
-  proposed: { client_seen?: [number, number] | null; as_in?: string | null }; words: Partial<Record<State, number>>; memories: AttachedMemory[]; documents: DocumentRow[]
+  proposed: { client_seen?: [number, number] | null; as_in?: string | null }; words: Partial<Record<State, number>>; memories: AttachedMemory[]; documents: DocumentRow[]; versions: DocumentRow[]
 }
 
 export interface Difference { op: 'insert' | 'delete' | 'replace'; source: string | null; memory: string | null; source_span: [number, number]; memory_span: [number, number] }
 export interface Proposal {
-  id: string; kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine'; score: number; penalties: { reason: string; points: number }[]; target: string; source: string
-  memory: string; unit: number; differences: Difference[]; author: string; changed_at: string; client: string; project: string; subject: string; file: string
+  id: string; kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'file' | 'earlier'; score: number; penalties: { reason: string; points: number }[]; target: string; source: string
+  memory?: string; unit?: number; differences: Difference[]; author: string; changed_at: string; client: string; project: string; subject: string; file: string
 }
 export interface Version { id: number; target: string; state: State; origin: Origin; author: string | null; created_at: string; updated_at: string }
 export interface Memory { id: number; name: string; description: string; source_lang: string; target_lang: string; units: number; updated_at: string }

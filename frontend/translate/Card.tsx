@@ -9,6 +9,7 @@ import { KEYS, proposalKey, shown } from '../shared/keys'
 import { direction } from '../shared/languages'
 import { Key, Moon } from '../shared/parts'
 import type { Origin, Project, Proposal, Segment } from '../shared/types'
+import { CutLine } from './CutLine'
 import type { Store } from './store'
 import { TargetEditor, type TargetHandle } from './TargetEditor'
 import { Written } from './Written'
@@ -17,9 +18,9 @@ export const proposalsQuery = (id: number) => ({ queryKey: ['proposals', id], qu
 
 export interface CardHandle { finish: () => boolean; take: (number?: number) => void; choose: (step: number) => void; missingCode: () => void; copySource: () => void; undo: () => void; redo: () => void; write: (value: string, origin: Origin) => void; focus: () => void }
 
-interface Props { segment: Segment; store: Store; project: Project; onFinish: () => void; onSay: (text: string) => void; ref: Ref<CardHandle> }
+interface Props { segment: Segment; store: Store; project: Project; cutting: boolean; onCut: (at: number | null) => void; onFinish: () => void; onSay: (text: string) => void; ref: Ref<CardHandle> }
 
-export function Card({ segment, store, project, onFinish, onSay, ref }: Props) {
+export function Card({ segment, store, project, cutting, onCut, onFinish, onSay, ref }: Props) {
   const { t } = useTranslation()
   const target = useRef<TargetHandle>(null)
   // What the text of this segment goes back to as it is typed on.
@@ -49,7 +50,7 @@ export function Card({ segment, store, project, onFinish, onSay, ref }: Props) {
 
   const take = useCallback((number?: number) => {
     const proposal = proposals[number === undefined ? Math.min(chosen, proposals.length - 1) : number - 1]
-    if (proposal) put(proposal.target, { kind: 'memory', score: proposal.score, memory: proposal.memory, unit: proposal.unit })
+    if (proposal) put(proposal.target, proposal.kind === 'file' || proposal.kind === 'earlier' ? { kind: proposal.kind, score: proposal.score } : { kind: 'memory', score: proposal.score, memory: proposal.memory, unit: proposal.unit })
   }, [chosen, proposals, put])
 
   useImperativeHandle(ref, () => ({
@@ -79,6 +80,8 @@ export function Card({ segment, store, project, onFinish, onSay, ref }: Props) {
         <div>
           <Where segment={segment} />
           <div className="source" lang={project.source_lang ?? undefined} dir={direction(project.source_lang)}><Written value={segment.source} codes={segment.codes} /></div>
+          {segment.note && <p className="note small quiet">{segment.note}</p>}
+          {cutting && <CutLine segment={segment} lang={project.source_lang} onCut={onCut} onClose={() => { onCut(null); target.current?.focus() }} />}
           <div className="editor">
             <TargetEditor ref={target} value={segment.target} source={segment.source} codes={segment.codes} label={t('translate.target', { number: segment.position })} empty={t('translate.empty')} dir={direction(project.target_lang)} lang={project.target_lang ?? ''} onChange={changed} />
           </div>
@@ -121,6 +124,7 @@ export function originText(segment: Segment, t: (key: string, values?: Record<st
   const { kind, score, touched } = segment.origin
   if (!segment.target) return ''
   if (kind === 'memory') return t(touched ? 'translate.fromMemoryTouched' : 'translate.fromMemory', { score })
+  if (kind === 'file' || kind === 'earlier') return t(kind === 'file' ? 'translate.withFile' : 'translate.earlier')
   return kind === 'repeated' ? t('translate.repeated') : kind === 'source' ? t('translate.copied') : kind === 'machine' ? t('translate.machine') : t('translate.typed')
 }
 
@@ -138,7 +142,7 @@ function Score({ proposal }: { proposal: Proposal }) {
 function Offer({ proposal, segment, project }: { proposal: Proposal; segment: Segment; project: Project }) {
   const { t } = useTranslation()
   const marked = proposal.differences.length ? markDifferences(plain(segment.source, segment.codes), proposal.differences) : []
-  const about = [t('translate.memoryLine'), proposal.memory, [proposal.author, proposal.changed_at && fullDate(proposal.changed_at)].filter(Boolean).join(', '), proposal.client, proposal.project, proposal.subject].filter(Boolean)
+  const about = !proposal.memory ? [t(`translate.offered.${proposal.kind}`)] : [t('translate.memoryLine'), proposal.memory, [proposal.author, proposal.changed_at && fullDate(proposal.changed_at)].filter(Boolean).join(', '), proposal.client, proposal.project, proposal.subject].filter(Boolean)
   return (
     <span>
       <span className="text" lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}><Written value={proposal.target} codes={segment.codes} /></span>

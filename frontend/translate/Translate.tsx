@@ -11,6 +11,7 @@ import { Failure, Frame, Waiting } from '../shared/Frame'
 import { number } from '../shared/i18n'
 import { KEYS, matches, proposalKey, type Command } from '../shared/keys'
 import { direction } from '../shared/languages'
+import { useProjectNews } from '../shared/live'
 import { Key, MenuInPlace, Moon } from '../shared/parts'
 import { useSettings } from '../shared/settings'
 import type { Project, Segment, Version } from '../shared/types'
@@ -27,6 +28,9 @@ const SETTLE = 900
 
 export function Translate() {
   const id = Number(useParams().id)
+  const cache = useQueryClient()
+  // Rules or a new version have cut the text anew.
+  useProjectNews(id, (news) => { if (news.event === 'recut') void cache.invalidateQueries({ queryKey: ['segments', id] }) })
   const project = useQuery({ queryKey: ['project', id], queryFn: () => api.get<Project>(`/projects/${id}`) })
   const listing = useQuery({ queryKey: ['segments', id], queryFn: () => api.get<Listing>(`/projects/${id}/segments`), staleTime: Infinity, gcTime: 0, refetchOnReconnect: false })
   const error = project.error ?? listing.error
@@ -65,6 +69,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
   const [open, setOpen] = useState<number | null>(null)
   const [filter, setFilter] = useState('everything')
   const [file, setFile] = useState('all')
+  const [cutting, setCutting] = useState(false)
+  const { message } = App.useApp()
   const [folded, setFolded] = useState(() => localStorage.getItem('glossema.folded') === '1')
   const card = useRef<CardHandle>(null)
   const scroll = useRef<HTMLDivElement>(null)
@@ -93,6 +99,7 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     anchor.current = top ?? (current && frame ? Math.min(Math.max(current.getBoundingClientRect().top - frame.top, 40), frame.height * 0.45) : row && frame ? row.getBoundingClientRect().top - frame.top : 120)
     if (!row) rows.scrollToIndex(index, { align: 'start' })
     setOpen(order[index])
+    setCutting(false)
     window.history.replaceState(null, '', `#${order[index]}`)
   }, [order, rows])
 
@@ -145,6 +152,28 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     say(t('translate.allDone'))
   }, [openAt, order, openSegmentAt, say, store, t])
 
+  // A text cut otherwise comes anew from the server; what is typed is there before.
+  const recut = useCallback(async (work: () => Promise<{ open: number | null; after?: string }>) => {
+    setCutting(false)
+    try {
+      await store.outbox.emptied()
+      const answer = await work()
+      await cache.invalidateQueries({ queryKey: ['segments', project.id] })
+      if (answer.open) void go(`#${answer.open}`, { replace: true })
+      return answer
+    } catch (error) { void message.error(error instanceof Error && error.message !== 'offline' ? error.message : t('app.offline')) }
+  }, [cache, go, message, project.id, store, t])
+  const split = useCallback((at: number) => { if (open !== null) void recut(() => api.post(`/segments/${open}/cut`, { at })) }, [open, recut])
+  const never = useCallback((text: string) => { message.destroy('never'); void api.post(`/projects/${project.id}/exceptions`, { text }).then(() => say(t('cut.neverKept', { text }))).catch((error: Error) => message.error(error.message)) }, [message, project.id, say, t])
+  const join = useCallback(() => {
+    if (open === null) return
+    void recut(() => api.delete(`/segments/${open}/cut`)).then((answer) => {
+      if (!answer?.after) return
+      const text = answer.after
+      void message.open({ key: 'never', type: 'info', icon: <span />, duration: 12, content: <>{t('cut.joined')} <button type="button" className="link" onClick={() => never(text)}>{t('cut.never', { text })}</button></> })
+    })
+  }, [message, never, open, recut, t])
+
   const finish = useCallback(() => { if (card.current?.finish()) nextUnfinished() }, [nextUnfinished])
   const close = useCallback(() => { setOpen(null); scroll.current?.focus() }, [])
 
@@ -152,9 +181,9 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     finish, close, nextUnfinished,
     nextSegment: () => openSegmentAt(openAt + 1), previousSegment: () => openSegmentAt(openAt - 1),
     nextProposal: () => card.current?.choose(1), previousProposal: () => card.current?.choose(-1), takeProposal: () => card.current?.take(),
-    missingCode: () => card.current?.missingCode(), copySource: () => card.current?.copySource(), comeBack: () => { if (open !== null) store.mark(open) },
+    missingCode: () => card.current?.missingCode(), copySource: () => card.current?.copySource(), comeBack: () => { if (open !== null) store.mark(open) }, split: () => setCutting((now) => !now && open !== null), join,
     companion: () => setFolded((now) => !now), undo: () => card.current?.undo(), redo: () => card.current?.redo(),
-  }), [finish, close, nextUnfinished, openSegmentAt, openAt, open, store])
+  }), [finish, close, nextUnfinished, openSegmentAt, openAt, open, store, join])
   useEffect(() => commands.offer(actions), [actions])
 
   useEffect(() => {
@@ -200,7 +229,7 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
                   const segment = segments[item.index]
                   return (
                     <div key={item.key} className="row" role="listitem" data-index={item.index} ref={rows.measureElement} style={{ transform: `translateY(${item.start}px)` }}>
-                      {segment.id === open ? <Card key={segment.id} ref={card} segment={segment} store={store} project={project} onFinish={finish} onSay={say} /> : <Pair segment={segment} project={project} index={item.index} begins={segments[item.index - 1]?.key.split(':').slice(0, -1).join() !== segment.key.split(':').slice(0, -1).join() && segment.block.startsWith('heading')} onOpen={rowOpen} />}
+                      {segment.id === open ? <Card key={segment.id} ref={card} segment={segment} store={store} project={project} cutting={cutting} onCut={(at) => (at === null ? setCutting(false) : split(at))} onFinish={finish} onSay={say} /> : <Pair segment={segment} project={project} index={item.index} begins={segments[item.index - 1]?.key.split(':').slice(0, -1).join() !== segment.key.split(':').slice(0, -1).join() && segment.block.startsWith('heading')} onOpen={rowOpen} />}
                     </div>
                   )
                 })}

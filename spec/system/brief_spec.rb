@@ -21,7 +21,7 @@ RSpec.describe "Brief" do
 
   it "takes files one after the other, and out again" do
     drop(file("one.txt", "Check the brakes. Check the tyres."))
-    expect(page).to have_css(".files .small", text: "Text · English · by sentence · 2 segments")
+    expect(page).to have_css(".files .small", text: "Text · English · by sentence · options · 2 segments")
     find(".brief input[type=file]", visible: :all).set(file("two.docx", manual_docx))
     expect(page).to have_text("2 files dropped, 2 to translate")
     find("[aria-label='Take out: one.txt']").click
@@ -37,7 +37,7 @@ RSpec.describe "Brief" do
     change("Subject", "Bicycles, leaflets")
     click_button "one.txt: by sentence"
     click_button "by paragraph"
-    expect(page).to have_css(".files .small", text: "by paragraph · 1 segment")
+    expect(page).to have_css(".files .small", text: "by paragraph · options · 1 segment")
     visit current_path
     expect(page).to have_css("h1", text: "Winter checks")
     expect(page).to have_css("[aria-label='Reference: TRN-X1']")

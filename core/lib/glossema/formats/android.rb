@@ -14,7 +14,7 @@ module Glossema
       end
 
       def preview
-        "<table>#{units.reject { |unit| unit.content.blank? }.map { |unit| "<tr><th>#{Glossema::Html.escape(unit.key)}</th><td>#{yield unit}</td></tr>" }.join}</table>"
+        "<table class=\"keys\">#{units.reject { |unit| unit.content.blank? }.map { |unit| "<tr><th>#{Glossema::Html.escape(unit.key)}</th><td>#{yield unit}</td></tr>" }.join}</table>"
       end
 
       private

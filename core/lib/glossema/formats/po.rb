@@ -21,7 +21,7 @@ module Glossema
       def bilingual? = true
 
       def preview
-        "<table>#{units.map { |unit| "<tr><td>#{yield unit}</td></tr>" }.join}</table>"
+        "<table class=\"keys\">#{units.map { |unit| "<tr><td>#{yield unit}</td></tr>" }.join}</table>"
       end
 
       private

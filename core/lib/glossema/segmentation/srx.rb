@@ -11,7 +11,7 @@ module Glossema
       ABBREVIATIONS = /\A\\b\(\?:([^()\[\]{}*+?|^$]+(?:\|[^()\[\]{}*+?|^$]+)*)\)\\\.\z/
 
       # The words of a rule that only lists abbreviations, nil for others.
-      def words = !breaks && (list = before[ABBREVIATIONS, 1]) ? list.split("|").map { |word| word.gsub("\\.", ".") } : nil
+      def words = !breaks && (list = before[ABBREVIATIONS, 1]) ? list.gsub("\\.", "").match?(/[\\\s]/) ? nil : list.split("|").map { |word| word.gsub("\\.", ".") } : nil
 
       # Plain values: {"break", "before", "after", "words"}.
       def to_h = { "break" => breaks, "before" => before, "after" => after, "words" => words }
