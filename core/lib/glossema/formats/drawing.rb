@@ -62,7 +62,7 @@ module Glossema
         return {} unless properties
 
         attributes = properties.attribute_nodes.to_h { |attribute| [attribute.node_name, attribute.value] }
-        children = properties.element_children.to_h { |child| [child.name, child.name == "hlinkClick" ? @link.call(link_id(child)).to_s : child.canonicalize] }
+        children = properties.element_children.to_h { |child| [child.name, child.name == "hlinkClick" ? @link.call(link_id(child)).to_s : Runs.canonical(child)] }
         attributes.merge(children).reject { |name, value| NOISE.include?(name) || NOTHING[name]&.include?(value) || value.empty? }
       end
 

@@ -22,12 +22,15 @@ module Glossema
 
       def self.marked?(bytes) = MARKS.any? { |_, mark| bytes.start_with?(mark) }
 
-      # Text, as far as bytes can tell: no control characters that text never has.
+      # Text, as far as bytes can tell: no zeros, and hardly any control characters that text does not have.
       def self.text?(bytes)
         return true if marked?(bytes)
         return false if Container.zip?(bytes) || bytes.start_with?("%PDF-".b, "\x89PNG".b, "\xFF\xD8\xFF".b, "GIF8".b, "{\\rtf".b)
 
-        wide?(bytes) || !bytes.match?(/[\x00-\x08\x0E-\x1A\x1C-\x1F]/n)
+        return true if wide?(bytes)
+
+        sample = bytes.byteslice(0, 65_536)
+        !sample.include?("\0") && sample.count("\x01-\x08\x0E-\x1A\x1C-\x1F") <= sample.bytesize / 500
       end
 
       # The beginning of a file as text, for recognising it. Never raises.

@@ -67,11 +67,18 @@ module Glossema
         return ["cell", "#{label(story)} · #{cell_place(cell)}"] if cell
 
         shape = node.ancestors.find { |parent| parent.name == "sp" }
-        holder = shape&.at_xpath(".//*[local-name()='nvPr']/*[local-name()='ph']")
-        type = holder && (holder["type"] || "body")
+        type = shape && holder_type(shape)
         return nil if story.kind == "notes" && type != "body"
 
         [story.kind == "notes" ? "note" : HEADINGS[type] || (MARGINS.include?(type) ? "footer" : (type ? "paragraph" : "text-box")), label(story)]
+      end
+
+      # What a shape holds by its layout ("title", "body" …), nil for a box of its own; the same for all its paragraphs.
+      def holder_type(shape)
+        (@holders ||= {}).fetch(shape.pointer_id) do
+          holder = shape.at_xpath("./*[local-name()='nvSpPr']/*[local-name()='nvPr']/*[local-name()='ph']")
+          @holders[shape.pointer_id] = holder && (holder["type"] || "body")
+        end
       end
 
       def cell_place(cell)

@@ -18,6 +18,12 @@ module Glossema
       # The look outside every code, canonical, and the run it was taken from.
       attr_reader :look
 
+      # An element in one canonical form. The standard one walks the whole document for it, each time.
+      def self.canonical(node)
+        attributes = node.attribute_nodes.map { |attribute| "#{attribute.node_name}=#{attribute.value}" }.sort.join(" ")
+        "<#{node.name} #{attributes}>#{node.children.map { |child| child.element? ? canonical(child) : child.text }.join}"
+      end
+
       private
 
       # entries of a paragraph → Content. Sets @look, @base and @originals (what each code stands for, by key).

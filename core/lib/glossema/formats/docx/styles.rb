@@ -146,7 +146,7 @@ module Glossema
             attributes = element.attribute_nodes.to_h { |attribute| [attribute.node_name, attribute.value] }
             result[element.name] = if element.name == "rFonts" then attributes.except("hint")
                                    elsif TOGGLES.include?(element.name) then %w[0 false off].include?(attributes["val"]) ? "off" : "on"
-                                   elsif element.element_children.any? then element.canonicalize
+                                   elsif element.element_children.any? then Runs.canonical(element)
                                    else attributes.except("themeColor", "themeShade", "themeTint").sort.map { |pair| pair.join("=") }.join(" ")
                                    end
           end
