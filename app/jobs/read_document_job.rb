@@ -56,7 +56,7 @@ class ReadDocumentJob < ApplicationJob
     page = @document.keep_page(opened)
     return unless current?
 
-    @document.update!(state: "ready", breaks: opened.breaks, facts: @document.facts_of(counts).merge(tables: page.scan("<table").size, pictures: page.scan("<figure>").size, bilingual: opened.bilingual?))
+    @document.update!(state: "ready", breaks: opened.breaks, facts: @document.facts_of(counts).merge(tables: page.scan("<table>").size, pictures: page.scan("<figure>").size, bilingual: opened.bilingual?))
     @document.project.with_lock { @document.project.propose } unless @document.project.begun?
     tell
     CountProjectJob.perform_later(@document.project)

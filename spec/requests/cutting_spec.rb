@@ -107,9 +107,9 @@ RSpec.describe "Cutting" do
     expect(project.reload.documents.map(&:name)).to eq(["leaflet-2.txt"])
     now = project.segments.order(:position)
     expect(now.map { |segment| [segment.source, segment.target, segment.state] }).to eq([
-      ["A new beginning for all.", "", "untouched"], ["Load approx. Half the box.", "", "untouched"], ["Then go.", "Poi via.", "translated"],
-      ["Check the blue brake lever twice.", "Controlla due volte la leva rossa.", "draft"]
-    ])
+                                                                                          ["A new beginning for all.", "", "untouched"], ["Load approx. Half the box.", "", "untouched"], ["Then go.", "Poi via.", "translated"],
+                                                                                          ["Check the blue brake lever twice.", "Controlla due volte la leva rossa.", "draft"]
+                                                                                        ])
     expect(now.third.versions.count).to eq(history)
     get "/api/segments/#{now.last.id}/proposals"
     expect(body["proposals"].first).to include("kind" => "earlier", "score" => 84, "source" => "Check the red brake lever twice.", "target" => "Controlla due volte la leva rossa.")
