@@ -23,9 +23,10 @@ module Replacing
     words = ->(content) { Glossema::Counting::Count.of(content).words }
     sums = revision.links.group_by { |link| link.kind.to_s }.transform_values { |links| { segments: links.size, words: links.sum { |link| words[fresh.segments[link.index].content] } } }
     gone = revision.gone.map { |index| old[index] }
-    update!(state: "ready", format: fresh.format::NAME, comparison: { same: none, changed: none, new: none }.stringify_keys.merge(sums).merge("gone" => { segments: gone.size, words: gone.sum(&:words) }, "lost" => gone.count { |row|
-      row.target.present?
-    }))
+    update!(state: "ready", format: fresh.format::NAME,
+            comparison: { same: none, changed: none, new: none }.stringify_keys.merge(sums).merge("gone" => { segments: gone.size, words: gone.sum(&:words) }, "lost" => gone.count { |row|
+              row.target.present?
+            }))
   end
 
   # Puts this version in the place of the old one. Unchanged segments keep state, history and notes; changed ones come as

@@ -55,8 +55,10 @@ module Glossema
 
       # Is there something to translate in a cell? Numbers, dates, times, money, addresses and codes stay.
       def text?(value)
-        value.match?(/\p{L}/) && !value.match?(%r{\A\s*(?:[A-Z]{0,3}[€$£]?\s*[-+]?[\d.,:/'\s-]+\s*(?:%|€|\$|£|EUR|USD|GBP|[AaPp][Mm])?|\d{4}-\d\d-\d\dT[\d:.]+Z?(?:[+-]\d\d:?\d\d)?|https?://\S+|[\w.+-]+@[\w-]+(?:\.[\w-]+)+|TRUE|FALSE|true|false)\s*\z})
+        value.match?(/\p{L}/) && !value.match?(NO_TEXT)
       end
+
+      NO_TEXT = %r{\A\s*(?:(?:EUR|USD|GBP|CHF|JPY|CAD|AUD|SEK|DKK|NOK|PLN)?\s*[€$£¥]?\s*[-+]?[\d.,:/'\s-]+\s*(?:%|€|\$|£|EUR|USD|GBP|[AaPp][Mm])?|\d{4}-\d\d-\d\dT[\d:.]+Z?(?:[+-]\d\d:?\d\d)?|https?://\S+|[\w.+-]+@[\w-]+(?:\.[\w-]+)+|TRUE|FALSE|true|false)\s*\z}
     end
 
     class Csv < TextFile
@@ -161,7 +163,8 @@ module Glossema
         missing = target ? 0 : @chosen[:target] - row.size + 1
         from, to = target ? [target.from, target.to] : [row.last.to + (row.last.quoted ? 1 : 0)] * 2
         @free << [from, to] if target
-        @by_cell[[number, @chosen[:target]]] = place("#{Columns.letters(@chosen[:target])}#{number + 1}", from, to, content, block: "cell", path: "row #{number + 1}", target: given, state: given && "translated", whole: true, **facts(row)) do |done|
+        @by_cell[[number, @chosen[:target]]] = place("#{Columns.letters(@chosen[:target])}#{number + 1}", from, to, content,
+                                                     block: "cell", path: "row #{number + 1}", target: given, state: given && "translated", whole: true, **facts(row)) do |done|
           (@separator * missing) + encoded(Placeholders.write(done, raws, &:itself), target || Cell.new("", 0, 0, false))
         end
       end

@@ -27,7 +27,7 @@ module Glossema
         Psych::Parser.new(events).parse(@text)
         @lines = @text.lines
         @starts = @lines.reduce([0]) { |list, line| list << (list.last + line.bytesize) }
-        set_root(events)
+        find_root(events)
         events.scalars.each { |scalar| take_scalar(scalar) }
         add_plurals(events) if @options["plurals"] && @options["target_language"].to_s != ""
       rescue Psych::SyntaxError => e
@@ -107,7 +107,7 @@ module Glossema
         except.none? { |pattern| Json.place_matches?(pattern, path) } && (only.empty? || only.any? { |pattern| Json.place_matches?(pattern, path) })
       end
 
-      def set_root(events)
+      def find_root(events)
         return unless events.root_keys.size == 1
 
         key = events.root_keys.first

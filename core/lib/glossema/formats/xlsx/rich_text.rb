@@ -13,10 +13,12 @@ module Glossema
         def initialize(node)
           @node = node
           first = node.first_element_child
-          return @content = content_of(entries) unless first&.name == "t" && first.next_element.nil?
-
-          # Most cells are one plain text.
-          @content, @originals, @look = Content.text(unescaped(first.text)), {}, ""
+          if first&.name == "t" && first.next_element.nil?
+            # Most cells are one plain text.
+            @content, @originals, @look = Content.text(unescaped(first.text)), {}, ""
+          else
+            @content = content_of(entries)
+          end
         end
 
         def language = nil
