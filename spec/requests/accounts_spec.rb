@@ -60,12 +60,14 @@ RSpec.describe "Accounts" do
     let(:paths) do
       segment, document, memory = project.segments.first.id, project.documents.first.id, owner.memories.first.id
       { get: ["/api/projects/#{project.id}", "/api/projects/#{project.id}/segments", "/api/projects/#{project.id}/readiness", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/page", "/api/segments/#{segment}/proposals",
-              "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}"],
-        patch: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}"],
+              "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}",
+              "/api/projects/#{project.id}/rules"],
+        patch: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version"],
         post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning",
-               "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange"],
+               "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange",
+               "/api/projects/#{project.id}/exceptions", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"],
         delete: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/documents/#{document}/reading",
-                 "/api/memories/#{memory}"] }
+                 "/api/memories/#{memory}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"] }
     end
 
     it "does not exist for others, and asks those not signed in to sign in" do

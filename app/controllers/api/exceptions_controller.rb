@@ -2,10 +2,10 @@
 module Api
   class ExceptionsController < BaseController
     def create
+      rules = Rules.new(project)
       text = params[:text].to_s.strip
       return refuse("text-empty", "Say after which text the rules should never split.") if text.empty?
 
-      rules = Rules.new(project)
       rules.keep(rules.srx.excepting(project.source_lang, text))
       RecutJob.perform_later(project, current_user)
       head :no_content

@@ -9,8 +9,8 @@ module Api
 
     # params: groups (see Srx.from_h), or a file in SRX.
     def update
-      srx = params[:file] ? Glossema::Segmentation::Srx.new(params[:file].read.force_encoding("UTF-8")) : Glossema::Segmentation::Srx.from_h(groups)
-      rules.keep(srx)
+      kept = rules
+      kept.keep(params[:file] ? Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8")) : Glossema::Segmentation::Srx.from_h(groups))
       recut
       render json: answer_of(rules)
     end

@@ -2,8 +2,9 @@
 module Api
   class VersionsOfFilesController < BaseController
     def create
+      old = document
       file = uploads(:files).first
-      answer(DocumentResource.new(document.propose_version(file, File.basename(file.original_filename.to_s.tr("\\", "/")))), status: :created)
+      answer(DocumentResource.new(old.propose_version(file, File.basename(file.original_filename.to_s.tr("\\", "/")))), status: :created)
     end
 
     def update

@@ -58,7 +58,10 @@ module Glossema
         value.match?(/\p{L}/) && !value.match?(NO_TEXT)
       end
 
-      NO_TEXT = %r{\A\s*(?:(?:EUR|USD|GBP|CHF|JPY|CAD|AUD|SEK|DKK|NOK|PLN)?\s*[€$£¥]?\s*[-+]?[\d.,:/'\s-]+\s*(?:%|€|\$|£|EUR|USD|GBP|[AaPp][Mm])?|\d{4}-\d\d-\d\dT[\d:.]+Z?(?:[+-]\d\d:?\d\d)?|https?://\S+|[\w.+-]+@[\w-]+(?:\.[\w-]+)+|TRUE|FALSE|true|false)\s*\z}
+      CURRENCY = /(?:EUR|USD|GBP|CHF|JPY|CAD|AUD|SEK|DKK|NOK|PLN)/
+      AMOUNT = %r{(?:#{CURRENCY}?\s*[€$£¥]?\s*[-+]?[\d.,:/'\s-]+\s*(?:%|[€$£¥]|#{CURRENCY}|[AaPp][Mm])?)}
+      ADDRESS = %r{https?://\S+|[\w.+-]+@[\w-]+(?:\.[\w-]+)+}
+      NO_TEXT = /\A\s*(?:#{AMOUNT}|\d{4}-\d\d-\d\dT[\d:.]+Z?(?:[+-]\d\d:?\d\d)?|#{ADDRESS}|TRUE|FALSE|true|false)\s*\z/
     end
 
     class Csv < TextFile
