@@ -6,7 +6,7 @@ module Glossema
       NAME = "Markdown".freeze
       EXTENSIONS = %w[md markdown mdown mkd mdx rmd].freeze
       MEDIA_TYPE = "text/markdown".freeze
-      DEFAULTS = { "front_matter" => true, "code_blocks" => false, "encoding" => "" }.freeze
+      DEFAULTS = { "front_matter" => true, "encoding" => "" }.freeze
       FENCE = /\A\s{0,3}(`{3,}|~{3,})(.*)\z/m
       MARKER = /\A([ \t]*)((?:[-+*]|\d{1,9}[.)])(?:[ \t]+(?:\[[ xX]\][ \t]+)?|(?=\r?\n|\z)))/
       QUOTE = /\A[ ]{0,3}>[ ]?/

@@ -109,14 +109,14 @@ module Glossema
 
       def read_cell(cell, column, sheet, facts)
         place = "#{sheet} · #{Columns.letters(column)}#{@row}"
-        cell.element_children.each { |child| comment(child, place) if child.name == "annotation" && @options["comments"] }
-        cell.element_children.each { |child| walk_shape(child, place) unless %w[p annotation].include?(child.name) }
+        lines, others = cell.element_children.partition { |child| child.name == "p" }
+        others.each { |child| child.name == "annotation" ? (@options["comments"] && comment(child, place)) : walk_shape(child, place) }
         return if Odf.value(cell, "formula") || ![nil, "string"].include?(Odf.value(cell, "value-type")) || @hidden.any? { |range| range.cover?(column) }
-        return unless @cells.take?(sheet, column, @row, @chosen) && Columns.text?(cell.xpath("./*[local-name()='p']").map(&:text).join("\n"))
+        return unless @cells.take?(sheet, column, @row, @chosen) && Columns.text?(lines.map(&:text).join("\n"))
 
-        cell.xpath("./*[local-name()='p']").each_with_index do |line, index|
+        lines.each_with_index do |line, index|
           paragraph(line, "content.xml", { where: "body", path: place, block: "cell" })
-          @places.reverse.find { |one| one.paragraph && one.paragraph.node == line }.unit.tap do |unit|
+          @places.reverse_each.find { |one| one.paragraph && one.paragraph.node == line }.unit.tap do |unit|
             unit.id = "s#{@sheet}!#{Columns.letters(column)}#{@row}#{".#{index + 1}" if index.positive?}"
             facts.each { |name, value| unit[name] = value }
           end

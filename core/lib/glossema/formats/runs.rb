@@ -56,6 +56,8 @@ module Glossema
       def dominant(entries)
         texts = every_text(entries, own: true)
         texts = every_text(entries) if texts.empty?
+        return texts.first if texts.size < 2
+
         plain = look_of(plain_props, @text)
         sequence = texts.map(&:look).chunk_while { |one, other| one == other }.map(&:first)
         weights = texts.group_by(&:look).transform_values { |list| list.sum { |text| text.text.gsub(/[[:space:]]/, "").length } }
