@@ -19,7 +19,7 @@ module Glossema
         block = @options["paragraphs"] == "blank-line"
         divider = block ? /((?:#{LINE_END})(?:[ \t]*(?:#{LINE_END}))+)/ : /(#{LINE_END})/
         number, at = 0, 0
-        @text.split(divider, -1).each_with_index do |piece, index|
+        @text.split(divider, -1).reject(&:empty?).each_with_index do |piece, index|
           from, at = at, at + piece.bytesize
           next unless piece.match?(/[^[:space:]]/)
 
