@@ -30,7 +30,7 @@ export function Translate() {
   const id = Number(useParams().id)
   const cache = useQueryClient()
   // Rules or a new version have cut the text anew.
-  useProjectNews(id, (news) => { if (news.event === 'recut') void cache.invalidateQueries({ queryKey: ['segments', id] }) })
+  useProjectNews(id, (news) => { if (news.event === 'recut') { void cache.invalidateQueries({ queryKey: ['segments', id] }); void cache.invalidateQueries({ queryKey: ['page'] }) } })
   const project = useQuery({ queryKey: ['project', id], queryFn: () => api.get<Project>(`/projects/${id}`) })
   const listing = useQuery({ queryKey: ['segments', id], queryFn: () => api.get<Listing>(`/projects/${id}/segments`), staleTime: Infinity, gcTime: 0, refetchOnReconnect: false })
   const error = project.error ?? listing.error
@@ -158,7 +158,7 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     try {
       await store.outbox.emptied()
       const answer = await work()
-      await cache.invalidateQueries({ queryKey: ['segments', project.id] })
+      await Promise.all([cache.invalidateQueries({ queryKey: ['segments', project.id] }), cache.invalidateQueries({ queryKey: ['page'] })])
       if (answer.open) void go(`#${answer.open}`, { replace: true })
       return answer
     } catch (error) { void message.error(error instanceof Error && error.message !== 'offline' ? error.message : t('app.offline')) }

@@ -83,6 +83,8 @@ RSpec.describe "Cutting" do
     press(:enter)
     expect(page).to have_css(".card .source", text: "Use two")
     expect(page).to have_css(".pair .source", text: "red straps.")
+    # The page beside it is cut anew as well.
+    expect(page).to have_css(".sheet-page [data-segment]", exact_text: "red straps.")
     expect(editor).to have_text("Usa due cinghie rosse.")
     press(:alt, "j")
     expect(page).to have_css(".card .source", text: "Use two red straps.")
