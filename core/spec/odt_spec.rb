@@ -59,6 +59,15 @@ RSpec.describe Glossema::Formats::Odt do
     expect(document.language).to eq("en")
   end
 
+  it "takes comments and hidden text only when asked" do
+    bytes = odt(line("Seen <office:annotation><text:p>Said</text:p></office:annotation>#{span('H', 'secret ')}again"))
+    expect(opened(bytes).segments.map { |segment| segment.content.text }).to eq(["Seen again"])
+    document = Glossema::Document.new(bytes, name: "a.odt", language: "en", options: { "comments" => true, "hidden" => true })
+    expect(document.segments.map { |segment| [segment.unit.block, segment.content.text] }).to eq([["paragraph", "Seen secret again"], %w[comment Said]])
+    expect(proved(document)).to eq([])
+    expect(parts_of(document.write(document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }))["content.xml"]).to include("Šàîď")
+  end
+
   it "writes spaces so that they are read again" do
     document = opened(odt(line("One <text:span text:style-name=\"B\">two</text:span> three")))
     segment = document.segments.first

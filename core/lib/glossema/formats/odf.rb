@@ -47,6 +47,7 @@ module Glossema
       def walk(node, part, context)
         node.element_children.each do |child|
           case child.name
+          when "annotation" then walk(child, part, { where: "comment" }) if @options["comments"]
           when *SKIPPED then next
           when "p", "h" then paragraph(child, part, context)
           when "table" then walk_table(child, part, context)
@@ -80,7 +81,7 @@ module Glossema
       end
 
       def paragraph(node, part, context)
-        paragraph = Paragraph.new(node, @styles)
+        paragraph = Paragraph.new(node, @styles, hidden: @options["hidden"])
         index = @counters[part] += 1
         block = block_of(node, context)
         path = context[:path] || context[:table] || (context[:where] == "body" ? "#{block.sub(/-\d/, '').tr('-', ' ')} #{index}" : context[:where])
@@ -209,8 +210,8 @@ module Glossema
 
         attr_reader :node, :content
 
-        def initialize(node, styles)
-          @node, @styles = node, styles
+        def initialize(node, styles, hidden: false)
+          @node, @styles, @hidden = node, styles, hidden
           @style = Odf.value(node, "style-name")
           @blank = true
           @content = content_of(trimmed(entries(node, [])))
@@ -258,7 +259,7 @@ module Glossema
 
         # Hidden text stays where it is.
         def span(child, names)
-          hidden = @styles.effective(names, @style)["display"] == "none"
+          hidden = !@hidden && @styles.effective(names, @style)["display"] == "none"
           hidden ? alone("anchor-end", "", "", child, blank: @blank) : entries(child, names)
         end
 

@@ -6,7 +6,7 @@ module Glossema
       EXTENSIONS = %w[odt ott].freeze
       MEDIA_TYPE = "application/vnd.oasis.opendocument.text".freeze
       BODY = "text".freeze
-      DEFAULTS = { "headers" => true, "alt_texts" => true, "title" => true }.freeze
+      DEFAULTS = { "headers" => true, "comments" => false, "hidden" => false, "alt_texts" => true, "title" => true }.freeze
 
       private
 
