@@ -6,7 +6,13 @@ module Glossema
     module Markup
       # kind: :element, :text, :cdata, :comment, :instruction, :doctype, :stray (an end tag of nothing).
       # from…to: all of it; for elements open_to ends the start tag and close_from begins the end tag (nil without one).
-      Node = Struct.new(:kind, :name, :from, :to, :open_to, :close_from, :parent, :children, :index, :source, :html, keyword_init: true) do
+      class Node
+        attr_accessor :kind, :name, :from, :to, :open_to, :close_from, :parent, :children, :index, :source, :html
+
+        def initialize(kind, from, to, parent, source, html)
+          @kind, @from, @to, @parent, @source, @html = kind, from, to, parent, source, html
+        end
+
         def element? = kind == :element
         def text? = %i[text cdata].include?(kind)
         def raw = source.byteslice(from, to - from)
@@ -30,7 +36,7 @@ module Glossema
 
         # {name => [value, from, to]} of the attributes; from…to is the value inside its quotes.
         def attributes = @attributes ||= Markup.attributes(self)
-        def [](key) = key.is_a?(String) ? attributes[key]&.first : super
+        def [](name) = attributes[name]&.first
 
         def each_element(&block)
           stack = elements.reverse
@@ -66,10 +72,12 @@ module Glossema
       def parse(text, html: false)
         kind, html = html, html == true
         scanner = StringScanner.new(text)
-        root = Node.new(kind: :element, name: "", from: 0, to: text.bytesize, open_to: 0, close_from: text.bytesize, children: [], source: text, html: kind)
+        root = Node.new(:element, 0, text.bytesize, nil, text, kind)
+        root.name, root.open_to, root.close_from, root.children = "", 0, text.bytesize, []
         current, count, depth = root, 0, 0
-        add = lambda do |type, from, **more|
-          node = Node.new(kind: type, from: from, to: scanner.pos, parent: current, source: text, html: kind, **more)
+        add = lambda do |type, from, name = nil|
+          node = Node.new(type, from, scanner.pos, current, text, kind)
+          node.name = name
           current.children << node
           node
         end
@@ -90,7 +98,7 @@ module Glossema
             name = name.downcase if html
             target = current
             target = target.parent while target && target.name != name
-            next add.call(:stray, from, name: name) if target.nil? || target.parent.nil? || (html && VOID[name])
+            next add.call(:stray, from, name) if target.nil? || target.parent.nil? || (html && VOID[name])
 
             pop.call(from) until current.equal?(target)
             current.close_from = from
@@ -105,13 +113,14 @@ module Glossema
             end
             imply_ends(name, current).times { pop.call(from) } if html
             alone = text.byteslice(scanner.pos - 2, 1) == "/" && (!html || !foreign(current).nil? || %w[svg math].include?(name))
-            node = add.call(:element, from, name: name, children: [], open_to: scanner.pos, index: count += 1)
+            node = add.call(:element, from, name)
+            node.children, node.open_to, node.index = [], scanner.pos, count += 1
             next if alone || (html && VOID[name])
 
             if html && RAW[name]
               start = scanner.pos
               scanner.skip_until(%r{(?=</#{name}[\s/>])}i) || scanner.terminate
-              node.children << Node.new(kind: RAW_TEXT.include?(name) ? :text : :cdata, from: start, to: scanner.pos, parent: node, source: text, html: kind) if scanner.pos > start
+              node.children << Node.new(RAW_TEXT.include?(name) ? :text : :cdata, start, scanner.pos, node, text, kind) if scanner.pos > start
               node.close_from = scanner.pos
               scanner.skip(/<[^>]*>?/)
               node.to = scanner.pos
