@@ -3,7 +3,6 @@ module Glossema
   module Counting
     # One token of a text: kind is :word, :number or :mark; from…to is its place in code points.
     Token = Struct.new(:text, :kind, :from, :to) do
-      def word? = kind == :word
       def counts? = kind != :mark
     end
 

@@ -61,7 +61,7 @@ module Glossema
             current.fields[name] = [decode(text[1..-2]), start, start + line.byteslice(line.index("\"")..).rstrip.bytesize]
             current.to = at
           when /\A\s*(".*")\s*\z/m
-            raise damaged("a text stands outside any message", from) unless field
+            damaged("a text stands outside any message", from) unless field
 
             current.fields[field][0] += decode(Regexp.last_match(1)[1..-2])
             current.fields[field][2] = from + line.rstrip.bytesize

@@ -21,7 +21,6 @@ module Glossema
       def bilingual? = true
 
       def source_language = language("source-language", "srcLang")
-      def target_language = language("target-language", "trgLang")
 
       def preview
         units.chunk_while { |one, other| one.path == other.path }.map { |group| "<p>#{group.map { |unit| yield unit }.join(' ')}</p>" }.join("\n")

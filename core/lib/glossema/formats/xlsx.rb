@@ -260,12 +260,6 @@ module Glossema
         end
       end
 
-      def read_title
-        super
-        # Cells stand in the order of the sheets, what belongs to none after them.
-        @places.each { |place| place.unit.path ||= place.part }
-      end
-
       def initialize(bytes, name, options)
         super
         order = @sheets.map(&:path)
