@@ -24,6 +24,11 @@ module Api
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
 
+    # Segmentation rules as the interface edits them: see Srx.from_h.
+    def rule_groups
+      params.require(:groups).map { |group| { "name" => group[:name], "pattern" => group[:pattern], "rules" => Array(group[:rules]).map { |rule| rule.permit(:break, :before, :after, words: []).to_h } } }
+    end
+
     def answer(resource, status: :ok) = render(json: resource.serialize, status: status)
   end
 end

@@ -10,7 +10,7 @@ module Api
     # params: groups (see Srx.from_h), or a file in SRX.
     def update
       kept = rules
-      kept.keep(params[:file] ? Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8")) : Glossema::Segmentation::Srx.from_h(groups))
+      kept.keep(params[:file] ? Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8")) : Glossema::Segmentation::Srx.from_h(rule_groups))
       recut
       render json: answer_of(rules)
     end
@@ -23,12 +23,8 @@ module Api
 
     private
 
-    def owner = params[:project_id] ? current_user.projects.find(params[:project_id]) : current_user
+    def owner = params[:project_id] ? project : current_user
     def rules = @rules ||= Rules.new(owner)
-
-    def groups
-      params.require(:groups).map { |group| { "name" => group[:name], "pattern" => group[:pattern], "rules" => Array(group[:rules]).map { |rule| rule.permit(:break, :before, :after, words: []).to_h } } }
-    end
 
     # Only the text of this project is cut anew; others keep their cuts until they ask.
     def recut = params[:project_id] && RecutJob.perform_later(owner, current_user)

@@ -29,6 +29,12 @@ module Glossema
         path.match?(regex)
       end
 
+      # Is a place taken by the options "only" and "except"?
+      def self.wanted?(path, options)
+        only, except = %w[only except].map { |name| options[name].to_s.split(/[,\n]/).map(&:strip).reject(&:empty?) }
+        except.none? { |pattern| place_matches?(pattern, path) } && (only.empty? || only.any? { |pattern| place_matches?(pattern, path) })
+      end
+
       def preview
         "<table class=\"keys\">#{units.reject { |unit| unit.content.blank? }.map { |unit| "<tr><th>#{Glossema::Html.escape(unit.key || unit.path)}</th><td>#{yield unit}</td></tr>" }.join}</table>"
       end
@@ -42,7 +48,7 @@ module Glossema
         @arb = @found.any? { |member| member.path.start_with?("@@") } || File.extname(@name).downcase == ".arb"
         notes = @arb ? notes_of : {}
         texts = @found.reject { |member| @arb && member.path.start_with?("@") }
-        texts.each { |member| take(member, notes) if wanted?(member.path) }
+        texts.each { |member| take(member, notes) if self.class.wanted?(member.path, @options) }
         @locale = @found.find { |member| member.path == "@@locale" }
         @free << [@locale.from, @locale.to] if @locale
         add_plurals(texts) if @options["plurals"] && @options["target_language"].to_s != ""
@@ -173,13 +179,6 @@ module Glossema
         data.select { |key, value| key.start_with?("@") && !key.start_with?("@@") && value.is_a?(Hash) }.to_h do |key, value|
           [key.delete_prefix("@"), [[value["description"], value["context"]].compact.join(" · "), value["maxLength"] || value["x-limit"]]]
         end
-      end
-
-      def wanted?(path)
-        only, except = %w[only except].map { |name| @options[name].to_s.split(/[,\n]/).map(&:strip).reject(&:empty?) }
-        return false if except.any? { |pattern| self.class.place_matches?(pattern, path) }
-
-        only.empty? || only.any? { |pattern| self.class.place_matches?(pattern, path) }
       end
 
       # Plural forms the target language has and the source lacks are put in after the last one.

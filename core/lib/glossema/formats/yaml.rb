@@ -41,7 +41,7 @@ module Glossema
       end
 
       def take_scalar(scalar)
-        return unless scalar.text? && wanted?(scalar.path)
+        return unless scalar.text? && Json.wanted?(scalar.path, @options)
 
         from, to, raw_indent = range(scalar)
         note = comment_above(scalar.line)
@@ -100,11 +100,6 @@ module Glossema
           line -= 1
         end
         notes.join(" ")
-      end
-
-      def wanted?(path)
-        only, except = %w[only except].map { |name| @options[name].to_s.split(/[,\n]/).map(&:strip).reject(&:empty?) }
-        except.none? { |pattern| Json.place_matches?(pattern, path) } && (only.empty? || only.any? { |pattern| Json.place_matches?(pattern, path) })
       end
 
       def find_root(events)

@@ -20,6 +20,13 @@ module Glossema
         candidates.select { |position| position.between?(1, text.length - 1) && break?(text, position) }
       end
 
+      # A text as these rules cut it beside how others do: for each line its segments, each with whether the other does not have
+      # it, [{text:, changed:}]; and how many segments each gives.
+      def compare(text, other)
+        now, mine = [other, self].map { |one| text.lines(chomp: true).map { |line| one.segments(line) } }
+        { lines: mine.zip(now).map { |own, theirs| own.map { |segment| { text: segment, changed: !theirs.include?(segment) } } }, before: now.sum(&:size), after: mine.sum(&:size) }
+      end
+
       # The segments of a running text as strings without white space at their ends. A line end always ends a segment.
       def segments(text)
         text.split(/\r\n|[\r\n\u2028\u2029]/).flat_map do |line|
