@@ -33,7 +33,8 @@ export function Brief() {
   useProjectNews(id, (news) => {
     if (news.event === 'document' && news.state === 'reading') {
       cache.setQueryData<Project>(['project', id], (old) => old && { ...old, documents: old.documents.map((one) => (one.id === news.id ? { ...one, state: 'reading', done: news.done ?? 0, total: news.total ?? 0 } : one)) })
-    } else void cache.invalidateQueries({ queryKey: ['project', id] })
+    } else if (news.event === 'refused' && news.message) void message.error(news.message)
+    else void cache.invalidateQueries({ queryKey: ['project', id] })
   })
   const project = query.data
   if (!project) return <Frame>{query.error ? <Failure error={query.error} again={() => void query.refetch()} /> : <Waiting />}</Frame>

@@ -139,6 +139,16 @@ RSpec.describe "Cutting" do
     expect(rows).to eq([["Load approx. Half the box. Then go.", "Carica mezza cassa. Poi via.", "draft"], ["Check the red brake lever twice.", "", "untouched"], ["Stay calm.", "Calma.", "translated"]])
   end
 
+  it "refuses options a file of a running project cannot be read by, and keeps those it had" do
+    project = make_project(user, File.binread("demo/formats/prices.xlsx"), name: "prices.xlsx")
+    document = project.documents.first
+    patch "/api/documents/#{document.id}", params: { options: { columns: "Zebra" } }, as: :json
+    expect(body.dig("error", "message")).to eq("prices.xlsx has no column “Zebra”.")
+    expect(document.reload.options).to eq({})
+    perform_enqueued_jobs { patch "/api/documents/#{document.id}", params: { options: { sheet_names: false } }, as: :json }
+    expect(document.reload.segments.count).to eq(6)
+  end
+
   it "takes over what bilingual files hold, and writes states back" do
     xliff = File.read("demo/formats/course.xlf")
     project = make_project(user, xliff, name: "course.xlf")

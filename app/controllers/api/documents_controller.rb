@@ -14,7 +14,10 @@ module Api
     end
 
     def update
-      document.update!({ by: params[:by], options: params[:options] && document.options.merge(options) }.compact)
+      document.assign_attributes({ by: params[:by], options: params[:options] && document.options.merge(options) }.compact)
+      # What the file cannot be read by is refused before it is kept: the work goes on with what was.
+      document.opened(as_stored: false) if document.project.begun?
+      document.save!
       # Once the work has begun what is translated is kept.
       document.project.begun? ? RecutJob.perform_later(document.project, current_user, [document]) : document.read_later
       answer(DocumentResource.new(document))
