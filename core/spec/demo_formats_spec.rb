@@ -20,7 +20,10 @@ RSpec.describe Glossema::Formats do
       expect(document.format::NAME).to eq(format)
       expect(document.segments).not_to be_empty
       expect(same(document)).to eq(bytes)
+      before = document.preview { |segment| segment.content.written }
       written = pseudo(document, target_language: "pl")
+      expect(document.preview { |segment| segment.content.written }).to eq(before)
+      expect(pseudo(document, target_language: "pl")).to eq(written)
       again = Glossema::Document.new(written.b, name: name, language: "en", options: { "target_language" => "pl" })
       expect(again.segments.map { |segment| (document.bilingual? ? segment.target : segment.content).text }.join).not_to match(/\b(?:the|and|Price|belt)\b/)
 

@@ -21,7 +21,7 @@ module Glossema
 
       def bilingual? = !@options["target_column"].to_s.strip.empty?
 
-      def preview(&block) = Page.new(self, @places, block).html
+      def page(&block) = Page.new(self, @places, block).html
 
       private
 
@@ -161,7 +161,7 @@ module Glossema
         unit = Unit.new(id: "#{short(story.path)}:#{index}", path: path(context, paragraph, index), block: block(context, paragraph), content: paragraph.content, look: paragraph.look)
         @places << Place.new(unit: unit, paragraph: paragraph, mirrors: [], part: story.path)
         # Text boxes and pictures that hang in this paragraph.
-        node.element_children.each { |child| walk(child, story, inside) unless child.name == "pPr" }
+        node.element_children.each { |child| walk(child, story, inside) unless child.name == "pPr" } unless paragraph.flat?
       end
 
       def block(context, paragraph)

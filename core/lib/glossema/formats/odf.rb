@@ -28,7 +28,7 @@ module Glossema
 
       def source_language = @styles.language
 
-      def preview(&block)
+      def page(&block)
         places = @places.select(&:paragraph).to_h { |place| [place.paragraph.node.pointer_id, place] }
         html(body, places, block)
       end
@@ -168,7 +168,17 @@ module Glossema
 
         # names: nested character styles, outermost first; paragraph: the paragraph's style or nil.
         def effective(names, paragraph)
-          ([@default || {}, chain("paragraph", paragraph)] + names.map { |name| chain("text", name) }).reduce(:merge).reject { |name, value| NOTHING[name] == value }
+          (@effective ||= {})[[names, paragraph]] ||=
+            ([@default || {}, chain("paragraph", paragraph)] + names.map { |name| chain("text", name) }).reduce(:merge).reject { |name, value| NOTHING[name] == value }.freeze
+        end
+
+        # The canonical look of a text with these properties: only what shows in a text of its scripts.
+        def look(properties, text)
+          plain = text.ascii_only?
+          asian, complex = !plain && text.match?(Docx::Styles::EAST_ASIAN_TEXT), !plain && text.match?(Docx::Styles::COMPLEX_TEXT)
+          @looks ||= {}.compare_by_identity
+          (@looks[properties] ||= {})[[asian, complex]] ||=
+            properties.reject { |name, _| (name.end_with?("-asian") && !asian) || (name.end_with?("-complex") && !complex) }.sort.map { |name, value| "#{name}:#{value}" }.join("|")
         end
 
         private
@@ -217,7 +227,12 @@ module Glossema
           @content = content_of(trimmed(entries(node, [])))
         end
 
+        # Words with one blank between each two.
+        PLAIN = /[^ \t\n]+(?: [^ \t\n]+)*/
+
         def write(content, _target_language)
+          return @node.content = content.text if @base.to_a.empty? && !content.coded? && content.text.match?(/\A#{PLAIN}\z/o)
+
           @node.children.each(&:unlink)
           parents, looks, used = [@node], [@base], {}
           @written = false
@@ -306,10 +321,7 @@ module Glossema
           last.text.empty? ? list[0...-1] : list
         end
 
-        def look_of(props, text)
-          props.reject { |name, _| (name.end_with?("-asian") && !text.match?(Docx::Styles::EAST_ASIAN_TEXT)) || (name.end_with?("-complex") && !text.match?(Docx::Styles::COMPLEX_TEXT)) }
-               .sort.map { |name, value| "#{name}:#{value}" }.join("|")
-        end
+        def look_of(props, text) = @styles.look(props, text)
 
         def words_of(props, base)
           added = ->(name) { props[name] && props[name] != base[name] }
@@ -332,7 +344,7 @@ module Glossema
             parent << span
             parent = span
           end
-          text.scan(/[^ \t\n]+|[ ]+|\t|\n/) { |piece| put_piece(piece, parent) }
+          text.scan(/#{PLAIN}|[ ]+|\t|\n/o) { |piece| put_piece(piece, parent) }
         end
 
         def put_piece(piece, parent)

@@ -10,7 +10,7 @@ module Glossema
       DEFAULTS = { "notes" => false, "hidden_slides" => false, "masters" => false, "alt_texts" => true, "title" => true }.freeze
       HEADINGS = { "title" => "heading-1", "subtitle" => "heading-2" }.freeze
 
-      def preview(&block)
+      def page(&block)
         @places.select(&:paragraph).chunk_while { |one, other| slide_of(one) == slide_of(other) }.map do |places|
           inner = places.reject { |place| place.unit.content.blank? }.map do |place|
             tag = { "heading-1" => "h1", "heading-2" => "h2" }.fetch(place.unit.block, "p")

@@ -10,7 +10,7 @@ module Glossema
       DEFAULTS = Cells::DEFAULTS.reject { |name, _| %w[source_column target_column].include?(name) }.merge("comments" => false, "headers" => true, "alt_texts" => true, "title" => true).freeze
       MAX_COLUMNS = 16_384
 
-      def preview(&block)
+      def page(&block)
         @places.select(&:paragraph).group_by { |place| place.unit.path[/\A.*(?= · [A-Z]+\d+\z)/] }.map do |sheet, places|
           rows = places.first(4000).group_by { |place| place.unit.path[/\d+\z/] }.map do |row, cells|
             "<tr><th>#{row if sheet}</th>#{cells.group_by { |place| place.unit.path }.values.map { |group| "<td>#{group.map { |place| block.call(place.unit) }.join('<br>')}</td>" }.join}</tr>"

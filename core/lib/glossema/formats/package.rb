@@ -23,9 +23,13 @@ module Glossema
       def write(contents, target_language: nil, **)
         return container.bytes if contents.empty?
 
-        # A copy is changed, so that this one can be written again.
-        container.write(self.class.new(container.bytes, @name, @options).apply(contents, target_language))
+        made = container.write(unspent.apply(contents, target_language))
+        @spent = true
+        made
       end
+
+      # The document as HTML; formats say `page`.
+      def preview(&block) = unspent.page(&block)
 
       # Parts that differ from those of the other file although nothing in them was to be translated; for parts with text,
       # whether anything but the text differs.
@@ -39,7 +43,7 @@ module Glossema
         end
       end
 
-      # Puts the contents in place in this copy; returns {path => bytes} of the parts that changed.
+      # Puts the contents in place; returns {path => bytes} of the parts that changed.
       def apply(contents, target_language)
         parts = {}
         @places.each do |place|
@@ -54,6 +58,9 @@ module Glossema
       end
 
       private
+
+      # This file, or once its trees were changed by writing, a new reading of it.
+      def unspent = @spent ? self.class.new(container.bytes, @name, @options) : self
 
       def parse(path) = (@parsed ||= {})[path] ||= container.xml(path)
 

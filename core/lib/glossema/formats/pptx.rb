@@ -17,7 +17,7 @@ module Glossema
       end
 
       # Slides as slides: a section each, tables as tables.
-      def preview(&block)
+      def page(&block)
         @places.select(&:paragraph).chunk_while { |one, other| one.part == other.part }.map do |places|
           story = @stories.find { |candidate| candidate.path == places.first.part }
           "<section class=\"slide\"><p class=\"number\">#{story ? label(story) : 'chart or diagram'}</p>#{blocks(places, block)}</section>"

@@ -24,6 +24,16 @@ module Glossema
         "<#{node.name} #{attributes}>#{node.children.map { |child| child.element? ? canonical(child) : child.text }.join}"
       end
 
+      # Each child element; a set of nodes costs thrice as much.
+      def self.each_element(node)
+        element = node.first_element_child
+        while element
+          following = element.next_element
+          yield element
+          element = following
+        end
+      end
+
       private
 
       # entries of a paragraph → Content. Sets @look, @base and @originals (what each code stands for, by key).
@@ -60,7 +70,7 @@ module Glossema
 
         plain = look_of(plain_props, @text)
         sequence = texts.map(&:look).chunk_while { |one, other| one == other }.map(&:first)
-        weights = texts.group_by(&:look).transform_values { |list| list.sum { |text| text.text.gsub(/[[:space:]]/, "").length } }
+        weights = texts.group_by(&:look).transform_values { |list| list.sum { |text| text.text.count("^ \t\n\u00a0\u3000") } }
         look = weights.keys.min_by { |candidate| [sequence.count { |other| other != candidate }, candidate == plain ? 0 : 1, -weights[candidate]] }
         texts.find { |text| text.look == look }
       end

@@ -22,7 +22,7 @@ module Glossema
 
       def bilingual? = @cells.bilingual?
 
-      def preview(&block)
+      def page(&block)
         by_sheet = @taken.group_by(&:part)
         @sheets.filter_map do |sheet|
           cells = by_sheet[sheet.path] or next
@@ -180,6 +180,7 @@ module Glossema
       # The text of a cell with its looks, nil for other kinds of cell.
       def rich_of(cell)
         if cell.shared then @strings[cell.shared] && (@rich[cell.shared] ||= RichText.new(@strings[cell.shared]))
+        elsif (text = cell.plain) then RichText.new(nil, text)
         elsif cell.inline then RichText.new(cell.inline_node)
         end
       end

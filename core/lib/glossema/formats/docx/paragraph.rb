@@ -18,6 +18,9 @@ module Glossema
                   "AlternateContent" => "picture", "pgNum" => "page number", "ruby" => "ruby text", "annotationRef" => "comment mark" }.freeze
         BEFORE_LANG = %w[eastAsianLayout specVanish oMath rPrChange].freeze
 
+        # What a run holds besides these may have paragraphs of its own.
+        FLAT = %w[rPr t tab br cr noBreakHyphen lastRenderedPageBreak softHyphen fldChar instrText delText].freeze
+
         attr_reader :node, :content, :block
 
         # fields: stack of the fields open at the start of the paragraph; left as it is at its end.
@@ -27,10 +30,14 @@ module Glossema
           @style = styles.style_id(@properties)
           @block = styles.block(@properties)
           @effective = {}
+          @flat = true
           read
         end
 
         def list = @styles.number(@properties)
+
+        # Is there nothing in it but runs of plain text?
+        def flat? = @flat
 
         # Replaces the inline content. Codes the content does not know are left out; one used twice is copied.
         def write(content, target_language)
@@ -61,11 +68,13 @@ module Glossema
         # --- reading: nodes → entries ---------------------------------------------------------------------------
 
         def visit(parent, top = false)
-          parent.element_children.each do |child|
+          Runs.each_element(parent) do |child|
             name = child.name
-            if name == "pPr" && top then next
-            elsif name == "r" then visit_run(child)
-            elsif TRANSPARENT.include?(name) then visit(child)
+            next if name == "pPr" && top
+            next visit_run(child) if name == "r"
+
+            @flat = false
+            if TRANSPARENT.include?(name) then visit(child)
             elsif GONE.include?(name) then next
             elsif STARTS.include?(name) then add(Alone.new("anchor-start", "", "", [[:bare, child]]))
             elsif ENDS.include?(name) then add(Alone.new("anchor-end", "", "", [[:bare, child]]))
@@ -108,8 +117,10 @@ module Glossema
 
         def visit_run(run)
           properties = Styles.child(run, "rPr")
-          run.element_children.each do |child|
-            case child.name
+          Runs.each_element(run) do |child|
+            name = child.name
+            @flat = false unless FLAT.include?(name)
+            case name
             when "rPr", "lastRenderedPageBreak", "softHyphen", "delText", "delInstrText" then keep_in_capture(properties, child)
             when "fldChar" then field_mark(properties, child)
             when "instrText" then @capture ? capture(properties, child) : link_instruction(properties, child)

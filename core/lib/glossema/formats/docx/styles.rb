@@ -31,22 +31,18 @@ module Glossema
 
         # The properties a run has by its own settings and its styles: {name => canonical value}.
         def effective(paragraph_style, run_properties)
-          run_style = run_properties && (node = child(run_properties, "rStyle")) && value(node, "val")
-          result = @defaults.merge(chain(paragraph_style || (@normal && value(@normal, "styleId"))))
-          from_character = chain(run_style)
-          from_character.each { |name, setting| result[name] = merge(name, result[name], setting) }
-          # A toggle set by both kinds of style is off again.
-          TOGGLES.each { |name| result[name] = "off" if from_character[name] == "on" && chain(paragraph_style)[name] == "on" }
-          properties(run_properties).each { |name, setting| result[name] = merge(name, result[name], setting) }
-          result.reject { |name, setting| setting == "off" || NOTHING[name] == setting || (name == "shd" && setting.match?(/fill=auto/) && setting.match?(/val=(?:clear|nil)/)) }
+          @effective ||= {}
+          @effective[[paragraph_style, run_properties && run_properties.to_xml(save_with: 0)]] ||= resolve(paragraph_style, run_properties).freeze
         end
 
         # The canonical look of a text with these properties: only what shows in a text of its scripts.
         def look(properties, text)
-          complex = text.match?(COMPLEX_TEXT)
-          properties.filter_map do |name, setting|
+          complex = !text.ascii_only? && text.match?(COMPLEX_TEXT)
+          asian = !text.ascii_only? && text.match?(EAST_ASIAN_TEXT)
+          @looks ||= {}.compare_by_identity
+          (@looks[properties] ||= {})[[complex, asian]] ||= properties.filter_map do |name, setting|
             next if COMPLEX[name] && !complex
-            next if setting.is_a?(Hash) && (setting = fonts(setting, text, complex)).empty?
+            next if setting.is_a?(Hash) && (setting = fonts(setting, asian, complex)).empty?
 
             "#{name}:#{setting}"
           end.sort.join("|")
@@ -108,9 +104,25 @@ module Glossema
         end
 
         def self.value(node, name) = node&.attribute_nodes&.find { |attribute| attribute.node_name == name }&.value
-        def self.child(node, name) = node&.element_children&.find { |element| element.name == name }
+
+        def self.child(node, name)
+          element = node&.first_element_child
+          element = element.next_element until element.nil? || element.name == name
+          element
+        end
 
         private
+
+        def resolve(paragraph_style, run_properties)
+          run_style = run_properties && (node = child(run_properties, "rStyle")) && value(node, "val")
+          result = @defaults.merge(chain(paragraph_style || (@normal && value(@normal, "styleId"))))
+          from_character = chain(run_style)
+          from_character.each { |name, setting| result[name] = merge(name, result[name], setting) }
+          # A toggle set by both kinds of style is off again.
+          TOGGLES.each { |name| result[name] = "off" if from_character[name] == "on" && chain(paragraph_style)[name] == "on" }
+          properties(run_properties).each { |name, setting| result[name] = merge(name, result[name], setting) }
+          result.reject { |name, setting| setting == "off" || NOTHING[name] == setting || (name == "shd" && setting.match?(/fill=auto/) && setting.match?(/val=(?:clear|nil)/)) }
+        end
 
         def value(node, name) = Styles.value(node, name)
         def child(node, name) = Styles.child(node, name)
@@ -152,8 +164,8 @@ module Glossema
           end
         end
 
-        def fonts(setting, text, complex)
-          shown = setting.reject { |name, _| (name.start_with?("cs") && !complex) || (name.start_with?("eastAsia") && !text.match?(EAST_ASIAN_TEXT)) }
+        def fonts(setting, asian, complex)
+          shown = setting.reject { |name, _| (name.start_with?("cs") && !complex) || (name.start_with?("eastAsia") && !asian) }
           shown.sort.map { |pair| pair.join("=") }.join(" ")
         end
 

@@ -10,14 +10,13 @@ module Glossema
 
         attr_reader :node, :content
 
-        def initialize(node)
+        # node: a string item; or text: what stands in it, where it is one plain text, as in most cells.
+        def initialize(node, text = nil)
           @node = node
-          first = node.first_element_child
-          if first&.name == "t" && first.next_element.nil?
-            # Most cells are one plain text.
-            @content, @originals, @look = Content.text(unescaped(first.text)), {}, ""
-          else
-            @content = content_of(entries)
+          first = node&.first_element_child
+          text ||= first.text if first&.name == "t" && first.next_element.nil?
+          if text then @content, @originals, @look = Content.text(unescaped(text)), {}, ""
+          else @content = content_of(entries)
           end
         end
 

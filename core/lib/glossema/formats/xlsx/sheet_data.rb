@@ -6,11 +6,14 @@ module Glossema
         ROWS = %r{<(?<prefix>(?:\w+:)?)sheetData\b[^>]*?(?:/>|>.*?</\k<prefix>sheetData>)}m
         ROW = %r{<(?:\w+:)?row\b([^>]*?)(?:/>|>(.*?)</(?:\w+:)?row>)}m
         CELL = %r{<(\w+:)?c\b((?:[^>"]|"[^"]*")*?)(?:/>|>(.*?)</(?:\w+:)?c>)}m
+        PLAIN = %r{\A\s*<(?:\w+:)?is>\s*<(?:\w+:)?t\b[^>]*>([^<]*)</(?:\w+:)?t>\s*</(?:\w+:)?is>\s*\z}
         NAMESPACE = "http://schemas.openxmlformats.org/spreadsheetml/2006/main".freeze
 
         Row = Struct.new(:number, :hidden, :cells)
         # shared: index of a shared string, or nil; inline: XML of a string of its own, or nil; value: what else it holds.
         Cell = Struct.new(:reference, :column, :shared, :inline, :value, :prefix) do
+          # The text of a string of its own that is one plain text, else nil.
+          def plain = (text = inline&.match(PLAIN)&.[](1)) && Markup.decode(text)
           def text? = !shared.nil? || !inline.nil?
           def inline_node = Nokogiri::XML("<#{prefix}root xmlns#{":#{prefix.chop}" if prefix}=\"#{NAMESPACE}\">#{inline}</#{prefix}root>").root.element_children.first
         end
@@ -96,11 +99,26 @@ module Glossema
         # A cell with a text of its own.
         def inline(raw, cell, taken, content)
           prefix = cell.prefix
+          start = raw[/\A<(?:[^>"]|"[^"]*")*>/].sub(%r{/?>\z}, "").sub(/\s+t="\w+"/, "")
+          inner = plain(cell, taken, content) || looked(cell, taken, content)
+          "#{start} t=\"inlineStr\"><#{prefix}is>#{inner}</#{prefix}is></#{prefix}c>"
+        end
+
+        # One text of one look, as most cells hold, needs no tree; nil for others.
+        def plain(cell, taken, content)
+          return if taken.source || content.coded? || cell.inline.nil? || !cell.inline.match?(PLAIN)
+
+          text = content.text
+          return if text.match?(/[\u0000-\u0008\v\f\u000e-\u001f\r]/)
+
+          "<#{cell.prefix}t#{' xml:space="preserve"' if text.match?(/\A\s|\s\z|\n/)}>#{Markup.escape(text)}</#{cell.prefix}t>"
+        end
+
+        def looked(cell, taken, content)
+          prefix = cell.prefix
           node = cell.inline && taken.source.nil? ? cell.inline_node : Nokogiri::XML("<#{prefix}is xmlns#{":#{prefix.chop}" if prefix}=\"#{NAMESPACE}\"/>").root
           (taken.source || RichText.new(node)).write_to(node, content)
-          inner = node.children.map { |child| child.to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML | Nokogiri::XML::Node::SaveOptions::NO_DECLARATION) }.join
-          start = raw[/\A<(?:[^>"]|"[^"]*")*>/].sub(%r{/?>\z}, "").sub(/\s+t="\w+"/, "")
-          "#{start} t=\"inlineStr\"><#{prefix}is>#{inner}</#{prefix}is></#{prefix}c>"
+          node.children.map { |child| child.to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML | Nokogiri::XML::Node::SaveOptions::NO_DECLARATION) }.join
         end
 
         def add(rows, waiting)
