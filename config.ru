@@ -1,4 +1,5 @@
-# For Rack servers. At the start of a server the reading of files that was cut short begins again.
+# For Rack servers. At the start of a server what was cut short, reading files and importing units, begins again.
 require_relative "config/environment"
 Document.resume_reading
+MemoryChange.resume
 run Rails.application

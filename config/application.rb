@@ -17,7 +17,7 @@ module GlossemaApp
 
   class Application < Rails::Application
     config.load_defaults 7.2
-    config.autoload_lib(ignore: %w[tasks])
+    config.autoload_lib(ignore: %w[tasks memory_commands.rb])
     config.generators.system_tests = nil
     config.time_zone = "UTC"
     config.active_job.queue_adapter = :solid_queue
@@ -32,6 +32,8 @@ module GlossemaApp
     config.session_store :cookie_store, key: "_glossema", httponly: true, expire_after: 14.days
     config.cache_store = :memory_store
     config.yjit = true
+    # The index of memories makes its own tables.
+    config.after_initialize { ActiveRecord::SchemaDumper.ignore_tables += [/\Amemory_(?:parts|postings|fresh|texts.*)\z/] }
     config.middleware.use Rack::Deflater
     config.i18n.available_locales = [:en]
   end

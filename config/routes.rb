@@ -9,9 +9,13 @@ Rails.application.routes.draw do
     resource :rules, only: %i[show update destroy]
     resources :rule_trials, only: :create
     resources :clients, only: %i[index create]
-    resources :memories, only: %i[index show create destroy] do
+    resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
+      resources :units, only: :index, controller: "memory_units"
+      resources :changes, only: %i[index create], controller: "memory_changes"
     end
+    resources :units, only: %i[show update], controller: "memory_units"
+    resources :changes, only: %i[update destroy], controller: "memory_changes"
     resources :projects, only: %i[show create update destroy] do
       resource :beginning, only: :create
       resource :readiness, only: :show, controller: "readiness"
@@ -20,6 +24,7 @@ Rails.application.routes.draw do
       resources :exceptions, only: :create
       resources :documents, only: :create
       resources :segments, only: :index
+      resource :concordance, only: :show
       resources :deliveries, only: %i[index create]
     end
     resources :documents, only: %i[update destroy] do
@@ -31,6 +36,7 @@ Rails.application.routes.draw do
       resources :proposals, only: :index
       resources :versions, only: :index
       resource :cut, only: %i[create destroy]
+      resource :repeats, only: %i[create destroy]
     end
     resources :deliveries, only: :show
     resources :delivered_files, only: :show

@@ -10,7 +10,7 @@
 #
 # It's strongly recommended that you check this file into your version control system.
 
-ActiveRecord::Schema[7.2].define(version: 2026_11_23_120000) do
+ActiveRecord::Schema[7.2].define(version: 2026_11_23_140000) do
   create_table "active_storage_attachments", force: :cascade do |t|
     t.string "name", null: false
     t.string "record_type", null: false
@@ -116,23 +116,42 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_120000) do
   end
 
   create_table "memories", force: :cascade do |t|
-    t.integer "user_id", null: false
+    t.integer "user_id"
     t.string "name", null: false
     t.text "description", default: "", null: false
     t.string "source_lang", null: false
     t.string "target_lang", null: false
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
-    t.index ["user_id", "name"], name: "index_memories_on_user_id_and_name", unique: true
+    t.datetime "deleted_at"
+    t.datetime "used_at"
+    t.index ["user_id", "name"], name: "index_memories_on_user_id_and_name", unique: true, where: "deleted_at IS NULL"
     t.index ["user_id"], name: "index_memories_on_user_id"
   end
 
-  create_table "memory_postings", id: false, force: :cascade do |t|
+  create_table "memory_changes", force: :cascade do |t|
     t.integer "memory_id", null: false
-    t.integer "token", null: false
+    t.integer "user_id"
+    t.string "kind", null: false
+    t.string "summary", default: "", null: false
+    t.string "state", default: "done", null: false
+    t.integer "done", default: 0, null: false
+    t.integer "total", default: 0, null: false
+    t.json "facts", default: {}, null: false
+    t.json "options", default: {}, null: false
+    t.datetime "undone_at"
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["memory_id"], name: "index_memory_changes_on_memory_id"
+    t.index ["user_id"], name: "index_memory_changes_on_user_id"
+  end
+
+  create_table "memory_unit_versions", force: :cascade do |t|
     t.integer "unit_id", null: false
-    t.index ["memory_id", "token", "unit_id"], name: "index_memory_postings_on_memory_id_and_token_and_unit_id", unique: true
-    t.index ["unit_id"], name: "index_memory_postings_on_unit_id"
+    t.integer "change_id", null: false
+    t.json "before"
+    t.index ["change_id", "unit_id"], name: "index_memory_unit_versions_on_change_id_and_unit_id"
+    t.index ["unit_id"], name: "index_memory_unit_versions_on_unit_id"
   end
 
   create_table "memory_units", force: :cascade do |t|
@@ -140,22 +159,27 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_120000) do
     t.bigint "segment_id"
     t.text "source", null: false
     t.text "target", null: false
-    t.string "source_key", null: false
-    t.float "weight", null: false
     t.string "author"
     t.string "client"
     t.string "subject"
     t.string "project"
     t.string "file"
     t.string "origin", default: "typed", null: false
-    t.string "previous"
-    t.string "next"
     t.integer "used", default: 0, null: false
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
-    t.index ["memory_id", "segment_id"], name: "index_memory_units_on_memory_id_and_segment_id"
-    t.index ["memory_id", "source_key"], name: "index_memory_units_on_memory_id_and_source_key"
-    t.index ["segment_id"], name: "index_memory_units_on_segment_id"
+    t.bigint "source_hash", default: 0, null: false
+    t.binary "words"
+    t.string "changed_by"
+    t.string "key"
+    t.bigint "previous_hash"
+    t.bigint "next_hash"
+    t.json "codes"
+    t.json "extra"
+    t.integer "import_id"
+    t.datetime "used_at"
+    t.index ["memory_id", "source_hash"], name: "index_memory_units_on_memory_id_and_source_hash"
+    t.index ["segment_id"], name: "index_memory_units_on_segment_id", where: "segment_id IS NOT NULL"
   end
 
   create_table "projects", force: :cascade do |t|
@@ -203,6 +227,7 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_120000) do
     t.datetime "updated_at", null: false
     t.json "alternatives", default: [], null: false
     t.string "context"
+    t.boolean "exempt", default: false, null: false
     t.index ["document_id", "position"], name: "index_segments_on_document_id_and_position", unique: true
     t.index ["project_id", "source_key"], name: "index_segments_on_project_id_and_source_key"
     t.index ["project_id"], name: "index_segments_on_project_id"
@@ -244,6 +269,9 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_120000) do
   add_foreign_key "deliveries", "users"
   add_foreign_key "documents", "projects"
   add_foreign_key "memories", "users"
+  add_foreign_key "memory_changes", "memories"
+  add_foreign_key "memory_changes", "users"
+  add_foreign_key "memory_unit_versions", "memory_changes", column: "change_id"
   add_foreign_key "memory_units", "memories"
   add_foreign_key "projects", "clients"
   add_foreign_key "projects", "users"

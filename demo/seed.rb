@@ -100,7 +100,7 @@ module Demo
       target = @pairs[segment.source_content.text] or return
       return if segment.state == "translated"
 
-      known = @delivered.units.exists?(source_key: segment.source_key, target: target)
+      known = @delivered.units.exists?(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: target)
       origin = known ? { "kind" => "memory", "score" => 100, "memory" => @delivered.name } : { "kind" => "typed" }
       segment.confirm(target, origin: segment.state == "draft" ? segment.origin : origin, by: @user)
     rescue Glossema::Refused

@@ -36,9 +36,9 @@ class CountProjectJob < ApplicationJob
 
   def query(segments, index)
     segment = segments[index]
-    beside = [index.zero? ? nil : segments[index - 1], segments[index + 1]].map { |other| other.source_key if other&.document_id == segment.document_id }
+    beside = [index.zero? ? nil : segments[index - 1], segments[index + 1]].map { |other| MemoryUnit.hash_of_key(other.source_key) if other&.document_id == segment.document_id }
     Glossema::Matching::Query.new(content: segment.source_content, source_lang: @project.source_lang, target_lang: @project.target_lang,
-                                  client: @project.client&.name, subject: @project.subject, previous: beside[0], next: beside[1])
+                                  client: @project.client&.name, subject: @project.subject, previous: beside[0], next: beside[1], key: segment.context)
   end
 
   def sum(rows)

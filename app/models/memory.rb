@@ -1,52 +1,174 @@
 # A translation memory: units of one language pair.
 class Memory < ApplicationRecord
-  belongs_to :user
+  KEPT = 30.days
+
+  belongs_to :user, optional: true
   has_many :units, class_name: "MemoryUnit", dependent: nil, inverse_of: :memory
+  has_many :acts, class_name: "MemoryChange", dependent: nil, inverse_of: :memory
   has_many :attachments, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :memory
 
-  validates :name, presence: true, uniqueness: { scope: :user_id, message: "is the name of another memory" }
+  scope :present, -> { where(deleted_at: nil) }
+  validates :name, presence: true, uniqueness: { scope: :user_id, conditions: -> { present }, message: "is the name of another memory" }
   validate { errors.add(:base, "The languages are not language tags such as en-GB") unless [source_lang, target_lang].all? { |tag| Glossema::Languages.valid?(tag) } }
-  before_destroy do
-    MemoryPosting.where(memory_id: id).delete_all
-    MemoryUnit.where(memory_id: id).delete_all
-  end
 
   # Same languages, whatever the regions.
   def fits?(source, target) = Glossema::Languages.same?(source_lang, source) && Glossema::Languages.same?(target_lang, target)
 
-  # Takes in a confirmed segment: the unit it made before is updated, an identical one is counted as used, else one is made.
+  # Takes in a confirmed segment. The unit it made before is updated; one with the same texts is counted as used; else one is
+  # made, also beside others of the same source: those are kept apart by what stands around them.
   def learn(segment, by:)
-    store = MemoryStore.new(self)
+    writer = MemoryWriter.new(self)
     attributes = unit_attributes(segment, by)
     unit = units.find_by(segment_id: segment.id)
-    twin = units.where(source_key: segment.source_key, target: segment.target).where.not(id: unit&.id).first
-    return twin.update!(used: twin.used + 1) if twin && unit.nil?
-    return store.change(unit, segment.source_content, attributes) if unit
+    twin = units.where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target).where.not(id: unit&.id).first
+    touch(:used_at)
+    if twin
+      # The same again: the unit this segment made under another wording goes.
+      writer.remove([unit.id]) if unit
+      return twin.update!(used: twin.used + 1, used_at: Time.current)
+    end
+    return rewrite(unit, attributes, writer, by) if unit
 
-    store.add(segment.source_content, { segment_id: segment.id, created_at: Time.current, **attributes })
+    writer.add({ segment_id: segment.id, source: segment.source, author: by.name, created_at: Time.current, **attributes })
   end
 
-  # Takes in pairs from an exchange file; the same source and target is never doubled. Returns how many were new.
+  # Takes in pairs at once, found by lookups when this returns. The same source and target is never doubled. Returns how many were new.
   def take_in(pairs)
-    store = MemoryStore.new(self)
-    transaction do
-      pairs.count do |pair|
-        source = Glossema::Content.from_written(pair.source)
-        next false if source.blank? || pair.target.blank? || units.exists?(source_key: Segment.key_of(source), target: pair.target)
+    pairs.count do |pair|
+      content = Glossema::Content.from_written(pair.source)
+      next false if content.blank? || pair.target.blank? || units.exists?(source_hash: MemoryUnit.hash_of(content), target: pair.target)
 
-        times = pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
-        store.add(source, { target: pair.target, created_at: times[0] || Time.current, updated_at: times[1] || times[0] || Time.current,
-                            origin: pair.attributes["origin"] || "imported", **pair.attributes.slice("author", "client", "subject", "project", "file").symbolize_keys })
+      times = pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
+      MemoryWriter.new(self).add({ source: pair.source, target: pair.target, created_at: times[0] || Time.current, updated_at: times[1] || times[0] || Time.current,
+                                   origin: pair.attributes["origin"] || "imported", **pair.attributes.slice("author", "client", "subject", "project", "file").symbolize_keys })
+    end
+  end
+
+  # Makes the index anew from the units.
+  def reindex
+    index = MemoryIndex.new(id)
+    index.clear
+    first = units.minimum(:id) or return
+    builder = MemoryIndex::Builder.new(id, first)
+    units.find_each do |unit|
+      words = MemoryIndex::Grams.words(MemoryIndex.plain(unit.source))
+      singles = MemoryIndex::Grams.singles(words)
+      unit.update_columns(words: singles.pack("L*"))
+      builder.add(unit.id, words, singles)
+    end
+    builder.finish
+  end
+
+  # Finishes the index of imports whose process is gone.
+  def repair
+    acts.where(kind: "import", state: "running").find_each do |change|
+      next if change.facts["pid"] && alive?(change.facts["pid"])
+
+      UnitImport.new(change).finish_earlier
+      change.update!(state: "cancelled")
+    end
+  end
+
+  # What stands before and after the units of a document's segments, as it is cut now.
+  def self.renew_neighbours(document)
+    keys = document.segments.pluck(:id, :source_key)
+    places = keys.each_with_index.to_h { |(id, _), index| [id, index] }
+    MemoryUnit.where(segment_id: places.keys).find_each do |unit|
+      at = places[unit.segment_id]
+      beside = [at.zero? ? nil : keys[at - 1], keys[at + 1]].map { |one| one && MemoryUnit.hash_of_key(one.last) }
+      unit.update_columns(previous_hash: beside[0], next_hash: beside[1]) if [unit.previous_hash, unit.next_hash] != beside
+    end
+  end
+
+  # Deletes units, or sets client and subject of many, as one step that can be taken back.
+  def change_units(scope, kind, set, by:)
+    ids = scope.pluck(:id)
+    raise Glossema::Refused.new("nothing-chosen", "There is no unit to change.") if ids.empty?
+
+    change = acts.create!(user: by, kind: kind, summary: set.map { |name, value| "#{name}: #{value}" }.join(", "), facts: { "read" => ids.size })
+    writer = MemoryWriter.new(self)
+    ids.each_slice(MemoryChange::STEP) do |slice|
+      transaction do
+        batch = units.where(id: slice).to_a
+        MemoryUnitVersion.insert_all!(batch.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } })
+        kind == "delete" ? writer.remove(slice) : units.where(id: slice).update_all(**set.symbolize_keys, changed_by: by&.name, updated_at: Time.current)
       end
     end
+    change
+  end
+
+  # Takes in all units of another memory, which is then deleted; it can be brought back by taking the merging back.
+  def merge(other, by:)
+    raise Glossema::Refused.new("merge-self", "A memory cannot be merged with itself.") if other.id == id
+    raise Glossema::Refused.new("pair-wrong", "“#{other.name}” is from #{other.source_lang} to #{other.target_lang} and does not fit “#{name}”.") unless fits?(other.source_lang, other.target_lang)
+
+    move(other.units, by, "merge", "from “#{other.name}”", "from" => other.id).tap { other.update!(deleted_at: Time.current) }
+  end
+
+  # Makes a memory of its own for each client or subject field; units without one stay.
+  def split(field, by:)
+    raise Glossema::Refused.new("split-by", "A memory is split by client or by subject.") unless %w[client subject].include?(field)
+
+    values = units.where.not(field => [nil, ""]).distinct.pluck(field)
+    raise Glossema::Refused.new("split-one", "All units are of the same #{field}.") if values.empty? || (values.size == 1 && units.where(field => [nil, ""]).none?)
+
+    values.map do |value|
+      made = user.memories.create!(name: free_name("#{name} · #{value}"), source_lang: source_lang, target_lang: target_lang, description: description)
+      made.send(:move, units.where(field => value), by, "split", "from “#{name}”", "from" => id)
+    end.last
+  end
+
+  # For good, with all it holds.
+  def purge
+    MemoryIndex.new(id).clear
+    units.in_batches(of: 1000) { |batch| transaction { MemoryWriter.new(self).remove(batch.pluck(:id)) } }
+    acts.find_each(&:destroy!)
+    destroy!
   end
 
   private
 
+  # Units of another memory become units of this one; those it has already are left out.
+  def move(scope, by, kind, summary, options)
+    change = acts.create!(user: by, kind: kind, summary: summary, options: options)
+    index, count = MemoryIndex.new(id), 0
+    scope.in_batches(of: MemoryChange::STEP) do |batch|
+      transaction do
+        list = batch.to_a
+        known = units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
+        moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
+        MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }) if moved.any?
+        MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
+        moved.each { |unit| index.add(unit.id, MemoryIndex::Grams.words(MemoryIndex.plain(unit.source))) }
+        count += moved.size
+      end
+    end
+    index.compact if index.crowded?
+    change.update!(facts: { "added" => count })
+    change
+  end
+
+  def free_name(base) = (0..).lazy.map { |n| n.zero? ? base : "#{base} (#{n + 1})" }.find { |name| !user.memories.present.exists?(name: name) }
+
+  def alive?(pid)
+    Process.kill(0, pid) && true
+  rescue Errno::ESRCH, Errno::EPERM
+    false
+  end
+
+  # The history keeps what the unit was.
+  def rewrite(unit, attributes, writer, by)
+    if unit.target != attributes[:target]
+      change = acts.create!(user: by, kind: "edit", summary: "learned anew")
+      MemoryUnitVersion.create!(unit_id: unit.id, change_id: change.id, before: unit.kept)
+    end
+    writer.change(unit, attributes)
+  end
+
   def unit_attributes(segment, by)
     project = segment.project
-    { target: segment.target, author: by.name, client: project.client&.name, subject: project.subject, project: project.reference, file: segment.document.name,
+    { target: segment.target, changed_by: by.name, client: project.client&.name, subject: project.subject, project: project.reference, file: segment.document.name, key: segment.context,
       origin: segment.origin["kind"] == "machine" ? "machine" : "typed", updated_at: Time.current,
-      previous: segment.neighbour(-1)&.source_key, next: segment.neighbour(1)&.source_key }
+      previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key), next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key) }
   end
 end

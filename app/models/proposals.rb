@@ -13,8 +13,9 @@ class Proposals
   private
 
   def query
+    beside = [-1, 1].map { |step| MemoryUnit.hash_of_key(@segment.neighbour(step)&.source_key) }
     Glossema::Matching::Query.new(content: @segment.source_content, source_lang: @project.source_lang, target_lang: @project.target_lang, client: @project.client&.name,
-                                  subject: @project.subject, previous: @segment.neighbour(-1)&.source_key, next: @segment.neighbour(1)&.source_key)
+                                  subject: @project.subject, previous: beside[0], next: beside[1], key: @segment.context)
   end
 
   # What the file itself offers, and what stood here before the text was changed or cut anew.
@@ -27,9 +28,10 @@ class Proposals
 
   def row(match)
     unit, attributes = match.candidate, match.candidate.attributes
-    { id: "m#{unit.id}", kind: match.kind, score: match.score, penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
-      target: unit.target.fitted(@segment.source_content).written, source: unit.source.text, memory: unit.memory.name, unit: unit.id,
+    { id: "m#{unit.id}", kind: match.kind, score: match.score, raw: match.raw, penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
+      target: match.target.written, changes: match.changes.map(&:to_h), stored: match.changes.any? ? unit.target.text : nil,
+      source: unit.source.text, memory: unit.memory.name, memory_id: unit.memory.id, unit: unit.id, origin: attributes["origin"],
       differences: match.differences.map { |difference| difference.to_h },
-      author: attributes["author"], changed_at: attributes["updated_at"], client: attributes["client"], project: attributes["project"], subject: attributes["subject"], file: attributes["file"] }
+      author: attributes["changed_by"].presence || attributes["author"], changed_at: attributes["updated_at"], client: attributes["client"], project: attributes["project"], subject: attributes["subject"], file: attributes["file"] }
   end
 end

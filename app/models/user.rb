@@ -3,7 +3,11 @@ class User < ApplicationRecord
   has_secure_password
   has_many :clients, dependent: :destroy
   has_many :projects, dependent: :destroy
-  has_many :memories, dependent: :destroy
+  has_many :memories, dependent: nil
+  before_destroy { memories.each(&:purge) }
+
+  # Memories made on the command line before anybody signed up belong to whoever does so first.
+  after_create { Memory.where(user_id: nil).update_all(user_id: id) if User.one? }
 
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :name, presence: true

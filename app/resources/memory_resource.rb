@@ -1,7 +1,9 @@
-# A memory and its size.
+# A memory, its size, and what is being done to it.
 class MemoryResource
   include Alba::Resource
 
-  attributes :id, :name, :description, :source_lang, :target_lang, :updated_at
+  attributes :id, :name, :description, :source_lang, :target_lang, :updated_at, :used_at
   attribute(:units) { |memory| memory.units.count }
+  attribute(:projects) { |memory| memory.attachments.joins(:project).where.not(projects: { begun_at: nil }).count }
+  attribute(:busy) { |memory| memory.acts.where(state: %w[waiting running]).order(:id).map { |act| MemoryChangeResource.new(act).to_h } }
 end

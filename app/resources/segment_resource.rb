@@ -2,7 +2,7 @@
 class SegmentResource
   include Alba::Resource
 
-  PLAIN = %i[id document_id position key block path source target state origin marked words version note limit].freeze
+  PLAIN = %i[id document_id position key block path source target state origin marked exempt words version note limit].freeze
 
   attributes(*PLAIN)
   attribute(:codes) { |segment| SegmentResource.shown(segment.codes) }

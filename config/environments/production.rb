@@ -1,7 +1,7 @@
 # Settings for use: what bin/start serves.
 Rails.application.configure do
   config.enable_reloading = false
-  config.eager_load = true
+  config.eager_load = ENV["GLOSSEMA_COMMAND"].nil?
   config.consider_all_requests_local = false
   config.public_file_server.enabled = true
   config.public_file_server.headers = { "cache-control" => "public, max-age=31536000, immutable" }

@@ -24,7 +24,7 @@ RSpec.describe Glossema::Exchange::Tmx do
                  '<tu><tuv xml:lang="en"><seg>a</seg></tuv><tuv xml:lang="fr"><seg>b</seg></tuv></tu></body></tmx>')
     expect(pairs.map(&:source)).to eq(["Press {1}start{/1} {2/}now"])
     expect(pairs.map(&:target)).to eq(["Premere {1}avvio{/1}"])
-    expect(@counts).to eq(read: 1, skipped: 1)
+    expect(@counts).to eq(read: 1, skipped: 1, faults: [])
   end
 
   it "refuses what is not TMX, with the line of the fault" do

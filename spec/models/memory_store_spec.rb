@@ -26,7 +26,7 @@ RSpec.describe MemoryStore do
       Glossema::Exchange::Tmx::Pair.new(source: text, target: "t#{index}", attributes: {})
     })
     exhaustive = described_class.new(memory)
-    def exhaustive.candidates(*, **) = @memory.units.map { |unit| candidate(unit) }
+    def exhaustive.candidates(*, **) = rows("memory_id = ?", [id]).map { |row| candidate(row) }
     queries = sentences.sample(18, random: random).map { |text| text.sub(/\w+\.\z/, "#{words.sample(random: random)}.") }
     found, all = 0, 0
     queries.each do |query|
@@ -39,13 +39,14 @@ RSpec.describe MemoryStore do
   end
 
   it "follows a unit that changes and forgets one that is gone" do
-    store = described_class.new(memory)
-    unit = store.add(Glossema::Content.text("Pull the strap tight."), { target: "Tirare la cinghia." })
-    store.change(unit, Glossema::Content.text("Check the brake lever."), { target: "Controllare la leva." })
+    store, writer = described_class.new(memory), MemoryWriter.new(memory)
+    unit = writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia.")
+    writer.change(unit, source: "Check the brake lever.", target: "Controllare la leva.")
     expect(lookup("Pull the strap tight.", [store])).to eq([])
     expect(lookup("Check the brake levers.", [store]).map { |match| match.candidate.target.text }).to eq(["Controllare la leva."])
-    memory.destroy!
-    expect(MemoryPosting.where(memory_id: memory.id).count).to eq(0)
+    memory.purge
+    expect(lookup("Check the brake levers.", [store])).to eq([])
+    expect(MemoryUnit.where(memory_id: memory.id).count).to eq(0)
   end
 
   it "gives a reference by her own pattern, and the next free one" do

@@ -59,15 +59,16 @@ RSpec.describe "Accounts" do
     let(:delivery) { Delivery.make(project, by: owner) }
     let(:paths) do
       segment, document, memory = project.segments.first.id, project.documents.first.id, owner.memories.first.id
+      unit, change = owner.memories.first.units.first.id, owner.memories.first.acts.create!(kind: "edit").id
       { get: ["/api/projects/#{project.id}", "/api/projects/#{project.id}/segments", "/api/projects/#{project.id}/readiness", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/page", "/api/segments/#{segment}/proposals",
               "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}",
-              "/api/projects/#{project.id}/rules"],
-        patch: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version"],
+              "/api/projects/#{project.id}/rules", "/api/memories/#{memory}/units", "/api/memories/#{memory}/changes", "/api/units/#{unit}", "/api/projects/#{project.id}/concordance"],
+        patch: ["/api/memories/#{memory}", "/api/units/#{unit}", "/api/changes/#{change}", "/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version"],
         post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning",
                "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange",
-               "/api/projects/#{project.id}/exceptions", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"],
+               "/api/projects/#{project.id}/exceptions", "/api/memories/#{memory}/changes", "/api/segments/#{segment}/repeats", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"],
         delete: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/documents/#{document}/reading",
-                 "/api/memories/#{memory}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"] }
+                 "/api/memories/#{memory}", "/api/changes/#{change}", "/api/segments/#{segment}/repeats", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"] }
     end
 
     it "does not exist for others, and asks those not signed in to sign in" do

@@ -1,8 +1,8 @@
-# Translation memories: those there are, a new one, and away with one.
+# Translation memories: those there are, a new one, another name, away with one and back again, merged and split.
 module Api
   class MemoriesController < BaseController
     def index
-      memories = current_user.memories.order(:name)
+      memories = current_user.memories.present.order(:name)
       memories = memories.select { |memory| memory.fits?(params[:source_lang], params[:target_lang]) } if params[:source_lang].present?
       answer(MemoryResource.new(memories))
     end
@@ -11,8 +11,16 @@ module Api
 
     def create = answer(MemoryResource.new(current_user.memories.create!(params.permit(:name, :description, :source_lang, :target_lang))), status: :created)
 
+    # params: name, description; deleted: false brings a deleted one back.
+    def update
+      memory.update!(params.permit(:name, :description))
+      memory.update!(deleted_at: nil) if params[:deleted] == false
+      answer(MemoryResource.new(memory))
+    end
+
+    # It is kept for a while and can be brought back.
     def destroy
-      memory.destroy!
+      memory.update!(deleted_at: Time.current)
       head :no_content
     end
 

@@ -1,31 +1,29 @@
-# A memory out as TMX, and TMX into a memory.
+# A memory out as TMX, and units of a file into a memory.
 module Api
   class MemoryExchangesController < BaseController
-    BATCH = 500
-
+    # Sent while it is written: a million units are not held in memory.
     def show
-      out = +""
-      pairs = memory.units.order(:id).lazy.map { |unit| pair(unit) }
-      Glossema::Exchange::Tmx.write(out, pairs, source_lang: memory.source_lang, target_lang: memory.target_lang)
-      send_data out, filename: "#{memory.name.gsub(/[^\p{L}\p{N}]+/, '-')}.tmx", type: "application/xml"
+      found = memory
+      response.headers["Content-Disposition"] = ActionDispatch::Http::ContentDisposition.format(disposition: "attachment", filename: "#{found.name.gsub(/[^\p{L}\p{N}]+/, '-')}.tmx")
+      response.headers["Content-Type"] = "application/xml; charset=utf-8"
+      response.headers["Last-Modified"] = Time.current.httpdate
+      self.response_body = Enumerator.new { |out| Glossema::Exchange::Tmx.write(out, found.units.find_each(batch_size: 1000).lazy.map(&:to_pair), source_lang: found.source_lang, target_lang: found.target_lang) }
     end
 
+    # params: file; different ("both", "newer"): what happens where a source has another target; columns: for tables.
     def create
-      pairs = []
-      languages = { source_lang: memory.source_lang, target_lang: memory.target_lang }
+      memory
       file = uploads(:file).first
-      read = Glossema::Exchange::Tmx.read(file.read, name: file.original_filename, **languages) { |pair| pairs << pair }
-      added = pairs.each_slice(BATCH).sum { |slice| memory.take_in(slice) }
-      render json: { read: read[:read], added: added, skipped: read[:skipped] }, status: :created
+      columns = params[:columns].present? ? { "columns" => JSON.parse(params[:columns]).slice("source_column", "target_column") } : {}
+      change = memory.acts.new(user: current_user, kind: "import", state: "waiting", total: file.size, options: { "file" => file.original_filename, "different" => params[:different] == "newer" ? "newer" : "both", **columns })
+      change.file.attach(io: file, filename: file.original_filename, identify: false)
+      change.save!
+      ImportUnitsJob.perform_later(change)
+      render json: MemoryChangeResource.new(change).serialize, status: :created
     end
 
     private
 
     def memory = @memory ||= current_user.memories.find(params[:memory_id])
-
-    def pair(unit)
-      attributes = unit.attributes.slice("author", "client", "subject", "project", "file", "origin").compact.merge("created_at" => unit.created_at.iso8601, "updated_at" => unit.updated_at.iso8601, "used" => unit.used)
-      Glossema::Exchange::Tmx::Pair.new(source: unit.source, target: unit.target, attributes: attributes)
-    end
   end
 end

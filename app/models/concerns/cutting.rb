@@ -18,6 +18,7 @@ module Cutting
       links.each_with_index { |link, index| add_cut(fresh.segments[index], index + 1, lost, [began, begins], by) unless link.kind == :same }
       Segment.discard(Segment.where(id: (old - kept).map(&:id)))
       keep_reading(fresh)
+      Memory.renew_neighbours(self)
     end
     segments.reset
     CountProjectJob.perform_later(project)

@@ -39,6 +39,7 @@ module Replacing
       update!(role: "current", source_lang: source_lang || fresh.language)
       fresh.segments.each_with_index { |segment, index| take_segment(segment, index + 1, links[index], old, by) }
       keep_reading(fresh)
+      Memory.renew_neighbours(self)
     end
     project.reload
     CountProjectJob.perform_later(project)
@@ -50,7 +51,7 @@ module Replacing
 
     transaction do
       before = replaced
-      MemoryUnit.where(segment_id: segments.select(:id)).find_each { |unit| unit.update!(segment_id: before.segments.find_by(source_key: unit.source_key)&.id) }
+      MemoryUnit.where(segment_id: segments.select(:id)).find_each { |unit| unit.update!(segment_id: before.segments.find { |segment| MemoryUnit.hash_of_key(segment.source_key) == unit.source_hash }&.id) }
       before.update!(role: "current")
       destroy!
       before

@@ -16,17 +16,40 @@ module Translating
     end
   end
 
-  # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns the repeats filled.
+  # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns {filled: segments that took the
+  # target, others: how many identical ones still read as this one did before}.
   def confirm(target, origin:, by:)
     check_codes(target)
     raise Glossema::Refused.new("target-empty", "There is nothing to confirm yet: the target is empty.") if target.strip.empty?
 
     transaction do
+      before = versions.where(state: Segment::STATES - Segment::UNFINISHED).last&.target
       assign_attributes(target: target, origin: origin, state: "translated", version: version + 1, confirmed_at: Time.current)
       save!
       record(by)
-      project.attachments.learning("confirm").includes(:memory).find_each { |attachment| attachment.memory.learn(self, by: by) }
-      fill_repeats(by)
+      attachments = project.attachments.learning("confirm").includes(:memory).to_a
+      attachments.each { |attachment| attachment.memory.learn(self, by: by) }
+      filled = exempt ? [] : fill_repeats(by, attachments)
+      { filled: filled, others: before.nil? || before == target || exempt ? 0 : twins.where(target: before).where.not(state: Segment::UNFINISHED).count }
+    end
+  end
+
+  # The identical segments that still read as this one did before take its target. Returns them.
+  def lead(by:)
+    before = versions.where(state: Segment::STATES - Segment::UNFINISHED).where.not(target: target).last&.target or return []
+    act = SecureRandom.hex(6)
+    transaction { twins.where(target: before).where.not(state: Segment::UNFINISHED).to_a.each { |twin| twin.send(:follow, self, act, by, "translated") } }
+  end
+
+  # What segments took from this one the last time is taken back, as one step. Returns them.
+  def unlead(by:)
+    act = twins.filter_map { |twin| twin.origin["act"] if twin.origin["from"] == id }.last or return []
+    transaction do
+      twins.to_a.select { |twin| twin.origin["act"] == act }.each do |twin|
+        before = twin.versions.reject { |version| version.origin["act"] == act }.last
+        twin.update!(target: before&.target.to_s, state: before&.state || "untouched", origin: before&.origin || {}, version: twin.version + 1)
+        twin.send(:record, by)
+      end
     end
   end
 
@@ -34,15 +57,23 @@ module Translating
 
   def check_codes(target) = Glossema::Content.parse(target, source_content)
 
-  # Identical segments nobody has worked on take the same target, as drafts to be confirmed in passing.
-  def fill_repeats(by)
-    repeats = project.segments.where(source_key: source_key, source: source).where.not(id: id).select do |segment|
-      segment.state == "untouched" || (segment.state == "draft" && segment.origin["kind"] == "repeated" && segment.target != target)
+  # The other segments of the project with this source, but for those that are to differ.
+  def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
+
+  # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or confirmed if she wants that.
+  def fill_repeats(by, attachments)
+    state = by&.preferences.to_h["confirm_repeats"] ? "translated" : "draft"
+    act = SecureRandom.hex(6)
+    repeats = twins.select { |twin| twin.state == "untouched" || (twin.state == "draft" && twin.origin["kind"] == "repeated" && twin.target != target) }
+    repeats.each do |twin|
+      twin.send(:follow, self, act, by, state)
+      attachments.each { |attachment| attachment.memory.learn(twin, by: by) } if state == "translated"
     end
-    repeats.each do |segment|
-      segment.update!(target: target, state: "draft", origin: { "kind" => "repeated", "from" => id }, version: segment.version + 1)
-      segment.send(:record, by)
-    end
+  end
+
+  def follow(leader, act, by, state)
+    update!(target: leader.target, state: state, origin: { "kind" => "repeated", "from" => leader.id, "act" => act }, version: version + 1)
+    record(by)
   end
 
   # A version for each state; drafts typed in one go are one version.

@@ -1,4 +1,4 @@
-# The commands of bin/glossema that need no database.
+# The commands of bin/glossema that need no database. The application adds those that do.
 require "optparse"
 require "glossema"
 
@@ -6,7 +6,7 @@ module Glossema
   class Cli
     DONE, NO, REFUSED = 0, 1, 2
     COMMANDS = %w[extract merge roundtrip segment count score].freeze
-    USAGE = "usage: glossema #{COMMANDS.join('|')} …; see the README".freeze
+    USAGE = "usage: glossema #{COMMANDS.join('|')}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)
       @arguments, @input, @output, @errors = arguments.dup, input, output, errors
@@ -17,7 +17,7 @@ module Glossema
     # Runs the command; returns the exit status.
     def run
       command = @arguments.shift
-      return refuse(USAGE) unless COMMANDS.include?(command)
+      return refuse(USAGE) unless self.class::COMMANDS.include?(command)
 
       parse_options
       public_send(command)
@@ -82,7 +82,7 @@ module Glossema
       raise Refused.new("usage", "Name at least one file to count.") if @arguments.empty?
 
       opened = @arguments.map { |path| document(path) }
-      bands = Counting::Bands.assign(opened.flat_map { |one| one.segments.map { |segment| [segment.content, nil] } })
+      bands = Counting::Bands.assign(opened.flat_map { |one| matched(one) })
       files = opened.map do |one|
         counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
         rows = bands.shift(counts.size).zip(counts)
@@ -102,6 +102,9 @@ module Glossema
 
     private
 
+    # The contents of a document with the best match of each, for bands.
+    def matched(opened) = opened.segments.map { |segment| [segment.content, nil] }
+
     def parse_options
       OptionParser.new do |parser|
         parser.on("--source-lang L") { |value| @options[:source_lang] = language(value) }
@@ -112,9 +115,12 @@ module Glossema
         parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
         parser.on("--pseudo") { @options[:pseudo] = true }
         parser.on("--plain") { @options[:plain] = true }
+        more_options(parser)
         parser.on("-o FILE") { |value| @options[:output] = value }
       end.parse!(@arguments)
     end
+
+    def more_options(parser) = parser
 
     def language(value)
       Languages.valid?(value) ? value : raise(Refused.new("language-unknown", "“#{value}” is not a language tag such as en or de-CH."))

@@ -1,114 +1,364 @@
-# TMX 1.4b, the simple kind: units of one language pair with their attributes; inline codes as bpt, ept and ph.
+# TMX 1.4b, out and in. Read unit by unit from a stream, so that size does not matter, and past damaged ones.
 require "time"
 
 module Glossema
   module Exchange
     module Tmx
-      # source and target: written form ({1} …); attributes: hash of strings.
-      Pair = Struct.new(:source, :target, :attributes, keyword_init: true)
-      PROPERTIES = %w[client subject project file origin].freeze
+      # source and target: written form ({1} …). attributes: hash of strings (author, changed_by, created_at, updated_at, used, origin, key,
+      # previous, next and PROPERTIES). codes: what the numbers stand for, [{"id", "kind", "type", "raw", "close"}]. extra: what else the unit said,
+      # {"tu" => {name => value}, "source"/"target" => {…}, "props" => [[where, type, text]], "notes" => [text]}; both nil where there is nothing.
+      Pair = Struct.new(:source, :target, :attributes, :codes, :extra, keyword_init: true)
+      # A unit that cannot be read: its line and why.
+      Fault = Struct.new(:line, :message)
+
+      PROPERTIES = %w[client subject project file origin key previous next].freeze
       STAMP = "%Y%m%dT%H%M%SZ".freeze
+      CHUNK = 1 << 20
+      # A unit this long is no unit.
+      LONGEST = 16 << 20
 
       module_function
 
-      # Writes pairs (any Enumerable of Pair) to an IO.
+      # Writes pairs (any Enumerable of Pair) to anything that takes <<.
       def write(io, pairs, source_lang:, target_lang:)
         io << %(<?xml version="1.0" encoding="UTF-8"?>\n<tmx version="1.4">\n)
         io << %(<header creationtool="Glossema" creationtoolversion="1" segtype="sentence" o-tmf="glossema" adminlang="en" srclang="#{source_lang}" datatype="plaintext"/>\n<body>\n)
-        pairs.each { |pair| io << unit(pair, source_lang, target_lang) }
+        pairs.each { |pair| io << Unit.xml(pair, source_lang, target_lang) }
         io << "</body>\n</tmx>\n"
       end
 
-      # Reads a TMX file from a string of bytes; yields each Pair of the language pair asked for (any region of it).
-      # Returns {read:, skipped:}. Raises Refused "damaged" with the line when it is not well-formed, "not-tmx" otherwise.
-      def read(bytes, name:, source_lang:, target_lang:)
-        counts = { read: 0, skipped: 0 }
-        root = nil
-        reader = Nokogiri::XML::Reader(bytes) { |config| config.strict.nonet }
-        reader.each do |node|
-          next unless node.node_type == Nokogiri::XML::Reader::TYPE_ELEMENT
+      # Reads from an IO (or a string of bytes). Yields each Pair of the language pair asked for (any region of it) with how
+      # many bytes were read so far. Returns {read:, skipped: (units without this pair or without text), faults: [Fault]}.
+      # Raises Refused "not-tmx", or "damaged" when nothing at all can be read.
+      def read(source, name:, source_lang:, target_lang:, &block)
+        Reader.new(source.is_a?(String) ? StringIO.new(source.b) : source, name, [source_lang, target_lang]).run(&block)
+      end
 
-          root ||= node.local_name
-          raise Refused.new("not-tmx", "#{name} is not a TMX file: it begins with <#{root}>.") unless root == "tmx"
-          next unless node.local_name == "tu"
+      # The languages of the first units of a file, the source first: ["en-GB", "it-IT"]. For making a memory for it.
+      def languages(bytes)
+        head = Reader.utf8(bytes.byteslice(0, 1 << 20).b)
+        tags = head.scan(/<tuv\b[^>]*?\b(?:xml:)?lang\s*=\s*["']([^"']+)/i).flatten.first(2000).map { |tag| tag.tr("_", "-") }
+        first = head[/<header\b[^>]*\bsrclang\s*=\s*["']([^"']+)/, 1].to_s.tr("_", "-")
+        counts = tags.tally.sort_by { |_, count| -count }.map(&:first)
+        [counts.find { |tag| tag.casecmp?(first) } || counts.find { |tag| Languages.same?(tag, first) } || counts.first, *counts].compact.uniq
+      end
 
-          # What cannot be taken whole is cut off; the reader says so at its next step.
-          element = Nokogiri::XML(node.outer_xml).root or next
-          pair = parse(element, source_lang, target_lang)
-          pair ? (yield(pair) && counts[:read] += 1) : counts[:skipped] += 1
+      # Finds the units in a stream.
+      class Reader
+        # A unit of two plain texts, as nearly all are; others are read by the XML parser.
+        ATTRIBUTES = %q{(?:\s+[\w:.-]+\s*=\s*(?:"[^"<]*"|'[^'<]*'))*\s*}.freeze
+        ASIDE = %{(?:<(?:prop|note)\\b#{ATTRIBUTES}>[^<]*</(?:prop|note)>\\s*)*}.freeze
+        VARIANT = %{<tuv\\b(#{ATTRIBUTES})>\\s*(#{ASIDE})<seg\\s*>([^<]*)</seg>\\s*</tuv>\\s*}.freeze
+        PLAIN = %r{\A<tu\b(#{ATTRIBUTES})>\s*(#{ASIDE})#{VARIANT}#{VARIANT}</tu>\z}mn
+        ATTRIBUTE = /([\w:.-]+)\s*=\s*(?:"([^"]*)"|'([^']*)')/n
+        ASIDES = %r{<(prop|note)\b(#{ATTRIBUTES})>([^<]*)<}mn
+        STRANGE = /&(?!(?:amp|lt|gt|quot|apos|#\d{1,7}|#x\h{1,6});)|[\x00-\x08\v\f\x0e-\x1f]/n
+
+        def self.utf8(bytes)
+          marks = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE", "\xEF\xBB\xBF".b => "UTF-8" }
+          mark, encoding = marks.find { |start, _| bytes.start_with?(start) }
+          encoding ||= bytes[/\A.{0,10}<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/mn, 1] || (bytes[0, 4] == "<\0?\0".b ? "UTF-16LE" : "UTF-8")
+          bytes.byteslice(mark.to_s.bytesize..).force_encoding(encoding).encode("UTF-8", invalid: :replace, undef: :replace)
+        rescue ArgumentError, EncodingError
+          bytes.dup.force_encoding("UTF-8").scrub
         end
-        raise Refused.new("not-tmx", "#{name} is not a TMX file.") unless root
 
-        counts
-      rescue Nokogiri::XML::SyntaxError => e
-        raise Refused.new("damaged", "#{name} is damaged at line #{e.line}: #{e.message.strip[0, 100]}.")
-      rescue RuntimeError
-        # The reader's word for a file that ends in the middle of a unit already taken up.
-        raise Refused.new("damaged", "#{name} is damaged at line #{bytes.count("\n") + 1}: it ends in the middle.")
+        def initialize(io, name, languages)
+          @io, @name, @languages = io, name, languages
+          @buffer, @at, @line, @bytes = +"".b, 0, 1, 0
+          @read = @skipped = 0
+          @faults = []
+        end
+
+        def run(&block)
+          open
+          while (from = find(/<tu[\s>]/n))
+            pass(from)
+            take(&block)
+          end
+          rest = @buffer.byteslice(@at..).to_s
+          fault("the file ends in the middle; what came before was read") unless rest.match?(%r{</tmx\s*>}n)
+          raise Refused.new("damaged", "#{@name} is damaged at line #{@faults.first.line}: #{@faults.first.message}.") if @read.zero? && @skipped.zero? && @faults.any?
+
+          { read: @read, skipped: @skipped, faults: @faults }
+        end
+
+        private
+
+        # Up to the root, which must be <tmx>.
+        def open
+          @io.binmode if @io.respond_to?(:binmode)
+          head = @io.read(CHUNK).to_s
+          encoding = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE" }[head[0, 2].b] || head[/\A.{0,10}<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/mn, 1] || "UTF-8"
+          @converter = %w[UTF-8 US-ASCII].include?(encoding.upcase) ? nil : Encoding::Converter.new(encoding, "UTF-8", invalid: :replace, undef: :replace)
+          feed(head)
+          fill until @ended || @buffer.match?(/<tmx[\s>]/n) || @buffer.bytesize > (4 * CHUNK)
+          root = @buffer.gsub(/<!--.*?-->/mn, "")[/<([A-Za-z_][\w:.-]*)/n, 1]
+          raise Refused.new("not-tmx", "#{@name} is not a TMX file#{root && root != 'tmx' ? ": it begins with <#{root}>" : ''}.") unless root == "tmx"
+
+          pass(find(/<tmx[\s>]/n))
+        rescue Encoding::ConverterNotFoundError
+          raise Refused.new("encoding", "#{@name} says it is in #{encoding}, which is not known here.")
+        end
+
+        def feed(bytes)
+          @bytes += bytes.bytesize
+          @buffer << (@converter ? @converter.convert(bytes).b : bytes)
+        end
+
+        def fill
+          chunk = @io.read(CHUNK)
+          return @ended = true if chunk.nil? || chunk.empty?
+
+          @buffer = @buffer.byteslice(@at..) if @at.positive?
+          @at = 0
+          feed(chunk)
+        end
+
+        # The place of a pattern from here on, reading on as needed.
+        def find(pattern)
+          loop do
+            found = @buffer.index(pattern, @at)
+            return found if found || @ended
+
+            # What was looked through need not be again, but for a mark that may begin at its end.
+            pass([@buffer.bytesize - 8, @at].max) if pattern.is_a?(Regexp)
+            fill
+          end
+        end
+
+        def pass(to)
+          @line += @buffer.byteslice(@at, to - @at).count("\n")
+          @at = to
+        end
+
+        def take
+          start = @line
+          fill until (close = @buffer.index("</tu>", @at)) || @ended || @buffer.bytesize - @at > LONGEST
+          inside = @buffer.index(/<tu[\s>]/n, @at + 3)
+          return leave("the unit has no end") if close.nil? || (inside && inside < close)
+
+          raw = @buffer.byteslice(@at, close + 5 - @at)
+          begin
+            pair = Unit.parse(raw, @languages)
+            pair ? (@read += 1) && yield(pair, @bytes) : @skipped += 1
+          rescue Nokogiri::XML::SyntaxError => e
+            fault(e.message.sub(/\A\d+:\d+: (?:FATAL|ERROR): /, "").strip[0, 100], start + [e.line.to_i - 1, 0].max)
+          end
+          pass(close + 5)
+        end
+
+        # Past the start of a unit that cannot be read.
+        def leave(message)
+          fault(message)
+          pass(@at + 3)
+        end
+
+        def fault(message, line = @line) = @faults << Fault.new(line, message)
       end
 
-      def unit(pair, source_lang, target_lang)
-        made, changed = pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.parse(time).utc.strftime(STAMP) }
-        attributes = { "creationid" => pair.attributes["author"], "creationdate" => made, "changedate" => changed, "usagecount" => pair.attributes["used"] }
-        props = PROPERTIES.filter_map { |key| (value = pair.attributes[key]) && !value.empty? && "<prop type=\"x-#{key}\">#{Html.escape(value)}</prop>" }
-        "<tu#{attributes.compact.map { |key, value| " #{key}=\"#{Html.escape(value.to_s)}\"" }.join}>#{props.join}" \
-          "<tuv xml:lang=\"#{source_lang}\"><seg>#{seg(pair.source)}</seg></tuv><tuv xml:lang=\"#{target_lang}\"><seg>#{seg(pair.target)}</seg></tuv></tu>\n"
+      # One unit as a Pair, and a Pair as a unit.
+      module Unit
+        ENTITIES = { "&amp;" => "&", "&lt;" => "<", "&gt;" => ">", "&quot;" => '"', "&apos;" => "'" }.freeze
+        NAMED_ENTITY = /&(?:amp|lt|gt|quot|apos);/
+        DATED = /\A(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z?\z/
+        # Attributes and properties that a Pair has names for.
+        NAMED = %w[creationid creationdate changeid changedate usagecount].freeze
+
+        module_function
+
+        # bytes of <tu>…</tu> → Pair, or nil when it is not of these languages or has no text. Raises Nokogiri::XML::SyntaxError.
+        def parse(raw, languages)
+          simple = raw.match?(Reader::STRANGE) ? nil : Reader::PLAIN.match(raw)
+          simple ? plain(simple.captures, languages) : tree(raw, languages)
+        end
+
+        # What units say beside their texts is mostly the same; so many different ones are remembered.
+        REMEMBERED = 2000
+
+        # captures: attributes and asides of the unit, then attributes, asides and text of each of its two variants.
+        def plain(captures, languages)
+          first, second = captures[4], captures.delete_at(7)
+          captures.delete_at(4)
+          @remembered.clear if (@remembered ||= {}).size > REMEMBERED
+          from, to, meta = @remembered[[captures, languages]] ||= about(captures, languages)
+          return unless meta
+
+          texts = [first, second].map { |text| text(text) }.values_at(from, to)
+          Pair.new(source: texts[0], target: texts[1], attributes: meta[0], extra: meta[1]) unless texts.any? { |text| text.match?(/\A[[:space:]]*\z/) }
+        end
+
+        # [index of the source, of the target, [attributes, extra]] by what a unit says beside its texts; nil: not these languages.
+        def about(captures, languages)
+          unit, aside, *variants = captures
+          variants = variants.each_slice(2).map { |attributes, inner| [pairs_of(attributes), inner] }
+          from, to = chosen(variants.map { |attributes, _| attributes["xml:lang"] || attributes["lang"] }, languages)
+          return [] unless from && to
+
+          (source, source_aside), (target, target_aside) = variants.values_at(from, to)
+          asides = { "tu" => aside, "source" => source_aside, "target" => target_aside }.flat_map { |where, inner| inner.scan(Reader::ASIDES).map { |kind, attributes, text| [where, kind, pairs_of(attributes)["type"], decode(text)] } }
+          [from, to, meta(pairs_of(unit), source, target, asides)]
+        end
+
+        def text(bytes)
+          text = decode(bytes)
+          raise Nokogiri::XML::SyntaxError, "the text is not UTF-8" unless text.valid_encoding?
+
+          text.match?(/[{\\]/) ? Content.escape(text) : text
+        end
+
+        def tree(raw, languages)
+          element = Nokogiri::XML(raw, nil, "UTF-8") { |config| config.strict.nonet }.root
+          variants = element.element_children.select { |child| child.name == "tuv" }
+          source, target = chosen(variants.map { |tuv| attributes_of(tuv).then { |all| all["xml:lang"] || all["lang"] } }, languages).map { |index| index && variants[index] }
+          segs = [source, target].map { |tuv| tuv&.element_children&.find { |child| child.name == "seg" } }
+          return unless segs.all?
+
+          codes = Codes.new
+          texts = segs.map { |seg| codes.read(seg) }
+          asides = { "tu" => element, "source" => source, "target" => target }.flat_map do |where, node|
+            node.element_children.select { |child| %w[prop note].include?(child.name) }.map { |child| [where, child.name, child["type"], child.text] }
+          end
+          attributes, extra = meta(attributes_of(element), attributes_of(source), attributes_of(target), asides)
+          Pair.new(source: texts[0], target: texts[1], attributes: attributes, extra: extra, codes: codes.list.any? ? codes.list : nil) unless texts.any? { |text| text.match?(/\A[[:space:]]*\z/) }
+        end
+
+        # The places of source and target among the languages of a unit.
+        def chosen(tags, languages)
+          languages.map { |wanted| tags.index { |tag| tag.to_s.casecmp?(wanted) } || tags.index { |tag| tag && Languages.same?(tag, wanted) } }
+        end
+
+        # [attributes, extra] of a Pair.
+        def meta(unit, source, target, asides)
+          known, others = asides.partition { |where, kind, type, _| where == "tu" && kind == "prop" && PROPERTIES.include?(type.to_s.delete_prefix("x-")) }
+          value = ->(name) { unit[name] || target[name] }
+          made, changed = stamp(value["creationdate"]), stamp(value["changedate"])
+          attributes = known.to_h { |_, _, type, text| [type.delete_prefix("x-"), text] }
+                            .merge("author" => value["creationid"] || value["changeid"], "changed_by" => value["changeid"], "created_at" => made || changed, "updated_at" => changed || made, "used" => value["usagecount"])
+          rest = { "tu" => unit.except(*NAMED), "source" => source.except("xml:lang", "lang"), "target" => target.except("xml:lang", "lang", *(unit.key?("creationdate") ? [] : NAMED)),
+                   "props" => others.select { |_, kind, _, _| kind == "prop" }.map { |where, _, type, text| [where, type, text] }, "notes" => others.select { |_, kind, _, _| kind == "note" }.map(&:last) }
+          [attributes.compact.reject { |_, text| text.empty? }, rest.reject { |_, list| list.empty? }.then { |left| left.empty? ? nil : left }]
+        end
+
+        def pairs_of(text)
+          text.scan(Reader::ATTRIBUTE).to_h { |name, double, single| [name.force_encoding("UTF-8"), decode(double || single)] }
+        end
+
+        def attributes_of(node)
+          node.attribute_nodes.to_h { |attribute| [attribute.namespace&.prefix || attribute.node_name != "lang" ? [attribute.namespace&.prefix, attribute.node_name].compact.join(":") : "lang", attribute.value] }
+        end
+
+        def decode(bytes)
+          text = bytes.dup.force_encoding("UTF-8")
+          text = text.gsub(/\r\n?/, "\n") if text.include?("\r")
+          return text unless text.include?("&")
+
+          text.include?("&#") ? Formats::Markup.decode(text) : text.gsub(NAMED_ENTITY, ENTITIES)
+        end
+
+        def stamp(value)
+          (match = DATED.match(value.to_s)) && "#{match[1]}-#{match[2]}-#{match[3]}T#{match[4]}:#{match[5]}:#{match[6]}Z"
+        end
+
+        def xml(pair, source_lang, target_lang)
+          attributes, extra = pair.attributes, pair.extra || {}
+          given = { "creationid" => attributes["author"], "creationdate" => dated(attributes["created_at"]), "changeid" => attributes["changed_by"], "changedate" => dated(attributes["updated_at"]),
+                    "usagecount" => attributes["used"].to_i.positive? ? attributes["used"] : nil }
+          props = PROPERTIES.filter_map { |key| (value = attributes[key]) && !value.to_s.empty? && ["tu", "x-#{key}", value] }
+          all = props + extra["props"].to_a
+          notes = extra["notes"].to_a.map { |note| "<note>#{Html.escape(note)}</note>" }.join
+          variants = [["source", source_lang, pair.source], ["target", target_lang, pair.target]].map do |where, tag, text|
+            "<tuv#{written("xml:lang" => tag, **extra[where].to_h)}>#{properties(all, where)}<seg>#{Codes.seg(text, pair.codes)}</seg></tuv>"
+          end
+          "<tu#{written(**extra['tu'].to_h, **given.compact)}>#{notes}#{properties(all, 'tu')}#{variants.join}</tu>\n"
+        end
+
+        def properties(list, where)
+          list.select { |one, _, _| one == where }.map { |_, type, text| "<prop#{written('type' => type.to_s)}>#{Html.escape(text.to_s)}</prop>" }.join
+        end
+
+        def written(**attributes) = attributes.map { |name, value| " #{name}=\"#{Html.escape(value.to_s)}\"" }.join
+
+        def dated(time) = time && Time.parse(time.to_s).utc.strftime(STAMP)
       end
-      private_class_method :unit
 
-      def seg(written)
-        Content.from_written(written).items.map do |item|
-          next Html.escape(item) if item.is_a?(String)
+      # Inline codes of a unit: numbered from 1 in the order the source first has them, the same numbers in the target.
+      class Codes
+        attr_reader :list
 
+        def self.seg(text, codes)
+          return Html.escape(text.gsub(/\\(.)/m, '\1')) unless text.match?(/(?<!\\)\{/)
+
+          known = codes.to_a.to_h { |code| [[code["kind"], code["id"]], code] }
+          Content.from_written(text).items.map do |item|
+            next Html.escape(item) if item.is_a?(String)
+
+            code = known[[item.alone? ? "alone" : "pair", item.id]]
+            tag(item, code || {}, code ? (item.close? ? code["close"] : code["raw"]).to_s : item.written)
+          end.join
+        end
+
+        def self.tag(item, code, raw)
+          type = code["type"].to_s.empty? ? "" : " type=\"#{Html.escape(code['type'])}\""
+          inner = Html.escape(raw)
           case item.kind
-          when :open then "<bpt i=\"#{item.id}\" x=\"#{item.id}\">{#{item.id}}</bpt>"
-          when :close then "<ept i=\"#{item.id}\">{/#{item.id}}</ept>"
-          else "<ph x=\"#{item.id}\">{#{item.id}/}</ph>"
+          when :open then "<bpt i=\"#{item.id}\" x=\"#{item.id}\"#{type}>#{inner}</bpt>"
+          when :close then "<ept i=\"#{item.id}\">#{inner}</ept>"
+          else "<ph x=\"#{item.id}\"#{type}>#{inner}</ph>"
           end
-        end.join
-      end
-      private_class_method :seg
-
-      def parse(element, source_lang, target_lang)
-        variants = element.xpath("./*[local-name()='tuv']").to_h { |tuv| [(tuv["xml:lang"] || tuv["lang"] || tuv.attribute_with_ns("lang", "http://www.w3.org/XML/1998/namespace")&.value).to_s, tuv] }
-        source, target = [source_lang, target_lang].map do |tag|
-          found = variants.keys.find { |key| key.casecmp?(tag) } || variants.keys.find { |key| Languages.same?(key, tag) }
-          variants[found]&.at_xpath("./*[local-name()='seg']")
         end
-        return nil unless source && target
+        private_class_method :tag
 
-        props = element.xpath("./*[local-name()='prop']").to_h { |prop| [prop["type"].to_s.delete_prefix("x-"), prop.text] }
-        made, changed = stamp(element["creationdate"]), stamp(element["changedate"] || element["creationdate"])
-        attributes = props.slice(*PROPERTIES).merge("author" => element["changeid"] || element["creationid"], "created_at" => made, "updated_at" => changed).compact
-        numbers = {}
-        Pair.new(source: read_seg(source, numbers), target: read_seg(target, numbers), attributes: attributes)
+        def initialize
+          @numbers, @list, @first = {}, [], true
+        end
+
+        def read(seg)
+          @opened, @alone = {}, Hash.new(0)
+          # A pair without both ends in this text is no pair.
+          starts, ends = %w[bpt ept].map { |name| seg.xpath(".//#{name}").map { |node| node["i"] } }
+          @paired = starts & ends
+          written(seg)
+        end
+
+        private
+
+        def written(parent)
+          parent.children.map do |node|
+            next Content.escape(node.text) if node.text? || node.cdata?
+
+            case node.name
+            when "bpt" then @paired.include?(node["i"]) ? "{#{@opened[node['i']] = open(node)}}" : single(node)
+            when "ept" then @opened[node["i"]] ? "{/#{close(node)}}" : single(node)
+            when "ph", "it", "ut" then single(node)
+            when "hi" then "{#{id = number(:pair, node, node['x'] || node['type'])}}".tap { note(id, "pair", node, "") } + written(node) + "{/#{id}}"
+            else ""
+            end
+          end.join
+        end
+
+        def open(node) = number(:pair, node, node["x"] || node["i"]).tap { |id| note(id, "pair", node, node.text) }
+
+        def close(node)
+          id = @opened[node["i"]]
+          code = @list.find { |one| one["id"] == id }
+          code["close"] = node.text if code && code["close"].nil?
+          id
+        end
+
+        # Standalone codes meet by their number, else by type and turn.
+        def single(node)
+          id = number(:alone, node, node["x"] || "#{node['type']}/#{@alone[node['type']] += 1}")
+          note(id, "alone", node, node.text)
+          "{#{id}/}"
+        end
+
+        def number(kind, _node, name) = @numbers[[kind, name]] ||= @numbers.size + 1
+
+        def note(id, kind, node, raw)
+          @list << { "id" => id, "kind" => kind, "type" => node["type"], "raw" => raw }.compact unless @list.any? { |one| one["id"] == id }
+        end
       end
-      private_class_method :parse
-
-      def stamp(value)
-        value && Time.strptime(value, "%Y%m%dT%H%M%S%z").utc.iso8601
-      rescue ArgumentError
-        nil
-      end
-      private_class_method :stamp
-
-      # Codes are numbered by `x` (or `i`) in the order the source first has them.
-      def read_seg(seg, numbers)
-        number = ->(node, kind) { numbers[[kind, node["x"] || node["i"] || node["type"] || numbers.size]] ||= numbers.size + 1 }
-        opened = {}
-        seg.children.map do |node|
-          next Content.escape(node.text) if node.text? || node.cdata?
-
-          case node.name
-          when "bpt" then "{#{opened[node['i']] = number.call(node, :pair)}}"
-          when "ept" then opened[node["i"]] ? "{/#{opened[node['i']]}}" : ""
-          when "ph", "it", "ut" then "{#{number.call(node, :alone)}/}"
-          when "hi" then Content.escape(node.text)
-          else ""
-          end
-        end.join
-      end
-      private_class_method :read_seg
     end
   end
 end

@@ -10,16 +10,17 @@ module Glossema
     # (author, created_at, updated_at, client, subject, project, file, origin, previous, next).
     Candidate = Struct.new(:id, :source, :target, :attributes, :memory, keyword_init: true)
 
-    # kind: "context", "exact" or "fuzzy"; penalties: array of [reason, points]; raw: the score before them.
-    Match = Struct.new(:candidate, :kind, :score, :raw, :penalties, :differences, keyword_init: true)
+    # kind: "context", "exact", "adapted" or "fuzzy"; penalties: array of [reason, points]; raw: the score before them.
+    # target: Content offered, its codes those of today's source; changes: what was adapted in it (Adapted::Change).
+    Match = Struct.new(:candidate, :kind, :score, :raw, :penalties, :differences, :target, :changes, keyword_init: true)
 
     # What is known of the segment looked up. previous and next are the keys of its neighbours,
-    # as the memory keeps them in a unit's attributes, or nil.
-    Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, keyword_init: true)
+    # as the memory keeps them in a unit's attributes, or nil; key is that of its text in the file ("menu.save"), or nil.
+    Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, :key, keyword_init: true)
 
     class Lookup
       # How many candidates a memory is asked for.
-      POOL = 30
+      POOL = 20
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
       def initialize(memories)
@@ -39,33 +40,48 @@ module Glossema
       private
 
       def match(query, units, candidate, memory, threshold)
-        comparison = Score.compare(query.content, candidate.source, floor: threshold, units_of_a: units) or return nil
-        exact = comparison.score == 100
-        kind = exact ? (in_context?(query, candidate) ? "context" : "exact") : "fuzzy"
-        penalties = penalties(query, candidate, memory)
+        stored = Score.units(candidate.source)
+        comparison = Score.compare(query.content, candidate.source, floor: threshold, units_of_a: units, units_of_b: stored)
+        kind, raw, target, changes = judged(query, units, candidate, stored, comparison)
+        return unless kind
+
+        comparison ||= Score.compare(query.content, candidate.source, units_of_a: units, units_of_b: stored)
+        penalties = penalties(query, candidate, memory, kind)
         candidate.memory = memory
-        Match.new(candidate: candidate, kind: kind, raw: comparison.score, penalties: penalties,
-                  score: [comparison.score - penalties.sum(&:last), 0].max, differences: comparison.differences)
+        Match.new(candidate: candidate, kind: kind, raw: raw, penalties: penalties, score: [raw - penalties.sum(&:last), 0].max, differences: comparison.differences,
+                  target: target.fitted(query.content), changes: changes)
+      end
+
+      # [kind, score before penalties, target, changes], or nil where there is no match.
+      def judged(query, units, candidate, stored, comparison)
+        return [in_context?(query, candidate) ? "context" : "exact", 100, candidate.target, []] if comparison&.score == 100
+
+        if Adapted.alike?(units, stored)
+          target, changes = Adapted.target(units, stored, candidate.target, [query.source_lang, query.target_lang])
+          return ["adapted", 99, target, changes] if target
+        end
+        ["fuzzy", comparison.score, candidate.target, []] if comparison
       end
 
       def in_context?(query, candidate)
-        neighbours = candidate.attributes.values_at("previous", "next")
-        return false if neighbours.all? { |value| value.to_s.empty? }
+        return true if query.key.to_s != "" && candidate.attributes["key"] == query.key
 
-        neighbours == [query.previous.to_s, query.next.to_s]
+        neighbours = candidate.attributes.values_at("previous", "next").map(&:to_s)
+        neighbours.any? { |value| value != "" } && neighbours == [query.previous.to_s, query.next.to_s]
       end
 
-      def penalties(query, candidate, memory)
+      def penalties(query, candidate, memory, kind)
         list = []
         list << ["memory", memory.penalty] if memory.penalty.to_i.positive?
         list << ["region", 1] if memory.language_pair != [query.source_lang, query.target_lang]
         list << ["aligned", 1] if candidate.attributes["origin"] == "aligned"
         list << ["machine", 5] if candidate.attributes["origin"] == "machine"
-        list << ["codes", 1] unless shape(query.content) == shape(candidate.source)
+        # Those of an adapted match were fitted.
+        list << ["codes", 1] unless kind == "adapted" || shape(query.content) == shape(candidate.source)
         list
       end
 
-      def shape(content) = content.renumber.codes.map { |code| [code.kind, code.id] }
+      def shape(content) = content.coded? ? content.renumber.codes.map { |code| [code.kind, code.id] } : []
 
       # Several targets for the same source: all but the best lose a point.
       def penalise_rivals(found, query)

@@ -34,9 +34,13 @@ module Glossema
       # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
       # floor: when the score is sure to be lower, nil is given instead, sooner.
       #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), never below 0, at most 99 unless text and codes are the same
-      def compare(a, b, floor: 0, units_of_a: nil)
-        left, right = units_of_a || unit_list(a), unit_list(b)
-        total = [weight(left), weight(right)].max
+      def compare(a, b, floor: 0, units_of_a: nil, units_of_b: nil)
+        left, right = units_of_a || unit_list(a), units_of_b || unit_list(b)
+        weights = weight(left), weight(right)
+        total = weights.max
+        # What one text has more than the other is lost whatever the words.
+        return if floor.positive? && total - weights.min > (total * (100 - floor) / 100.0) + 1e-6
+
         table = distances(left, right, (total * (100 - floor) / 100.0) + 1e-6) or return nil
         distance = table[left.size][right.size]
         score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor

@@ -1,0 +1,36 @@
+# Acts on a memory: those done, a new one on many units at once, cancelling one, taking one back.
+module Api
+  class MemoryChangesController < BaseController
+    def index = answer(MemoryChangeResource.new(memory.acts.includes(:user).order(id: :desc).limit(60)))
+
+    # params: kind ("delete", "bulk", "merge", "split"); ids or a search; set: {client, subject} for "bulk"; from (memory id) for "merge";
+    # by ("client", "subject") for "split".
+    def create
+      memory
+      change = case params[:kind]
+               when "merge" then memory.merge(current_user.memories.present.find(params[:from]), by: current_user)
+               when "split" then memory.split(params[:by], by: current_user)
+               when "delete", "bulk" then memory.change_units(chosen, params[:kind], params.fetch(:set, {}).permit(:client, :subject).to_h, by: current_user)
+               else raise Glossema::Refused.new("kind-unknown", "“#{params[:kind]}” is nothing that can be done to units.")
+               end
+      answer(MemoryChangeResource.new(change), status: :created)
+    end
+
+    # Cancels one that runs.
+    def update
+      change.update!(state: "cancelled") if change.busy?
+      answer(MemoryChangeResource.new(change))
+    end
+
+    def destroy
+      change.undo
+      answer(MemoryChangeResource.new(change))
+    end
+
+    private
+
+    def memory = @memory ||= current_user.memories.find(params[:memory_id])
+    def change = @change ||= MemoryChange.where(memory: current_user.memories).find(params[:id])
+    def chosen = params[:ids].present? ? memory.units.where(id: params[:ids]) : UnitSearch.new(memory, params.fetch(:search, {})).units
+  end
+end

@@ -1,0 +1,29 @@
+# The units of a memory: searched, read, edited.
+module Api
+  class MemoryUnitsController < BaseController
+    PAGE = 50
+
+    # params: text, side, facets (client, subject, author, project, origin), tidy, page.
+    def index
+      found = UnitSearch.new(memory, params)
+      units = found.units.order(found.order).offset(PAGE * params[:page].to_i).limit(PAGE + 1).to_a
+      render json: { units: MemoryUnitResource.new(units.first(PAGE)).to_h, more: units.size > PAGE, count: found.count, facets: params[:page].to_i.zero? ? found.facets : nil, tidy: params[:counts] ? Tidy.new(memory).counts : nil }
+    end
+
+    def show
+      unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
+      versions = unit.versions.includes(act: :user).where.not(before: nil).order(id: :desc).limit(50)
+      render json: { unit: MemoryUnitResource.new(unit).to_h, versions: versions.map { |version| { id: version.id, source: version.before["source"], target: version.before["target"], author: version.before["changed_by"], at: version.before["updated_at"] } } }
+    end
+
+    def update
+      unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
+      change = unit.edit(params.permit(:source, :target, :client, :subject).to_h, by: current_user)
+      render json: { unit: MemoryUnitResource.new(unit).to_h, change: change && MemoryChangeResource.new(change).to_h }
+    end
+
+    private
+
+    def memory = @memory ||= current_user.memories.find(params[:memory_id])
+  end
+end

@@ -1,0 +1,12 @@
+# Segments with the same source as one that was confirmed: they follow, or what they took is taken back, as one step.
+module Api
+  class RepeatsController < BaseController
+    def create = render(json: { segments: SegmentResource.new(segment.lead(by: current_user)).to_h })
+
+    def destroy = render(json: { segments: SegmentResource.new(segment.unlead(by: current_user)).to_h })
+
+    private
+
+    def segment = @segment ||= Segment.where(project: current_user.projects).find(params[:segment_id])
+  end
+end

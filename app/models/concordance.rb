@@ -1,0 +1,85 @@
+# Looks words up in the memories of a project and in the project itself, with what stands around them.
+class Concordance
+  LIMIT = 60
+  # Of words a full-text index does not part, such as Japanese, units are read one by one up to so many.
+  SCANNED = 20_000
+  UNPARTED = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}]/
+
+  # side: "source" or "target"; way: "phrase" (words in this order), "words" (all of them) or "alike" (also other endings).
+  def initialize(memories, project: nil, text:, side: "source", way: "phrase")
+    @memories, @project, @side, @way = memories, project, side == "target" ? "target" : "source", way
+    @words = text.to_s.scan(/[[:alnum:]\p{M}]+/).first(12)
+  end
+
+  # {"hits" => [{…}], "more" => are there more?}. Hits of the project come first.
+  def to_h
+    return { hits: [], more: false } if @words.empty?
+
+    own, units = of_project, of_memories
+    { hits: (own + units).first(LIMIT), more: own.size + units.size > LIMIT }
+  end
+
+  private
+
+  def of_memories
+    return [] if @memories.empty?
+
+    ids = @memories.map(&:id)
+    found = if @words.join.match?(UNPARTED) then scanned(ids)
+            else MemoryIndex.select("SELECT u.id FROM memory_texts JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND u.memory_id IN (#{ids.join(',')}) LIMIT #{LIMIT + 1}", [query]).flatten
+            end
+    names = @memories.to_h { |memory| [memory.id, memory.name] }
+    MemoryUnit.where(id: found).order(updated_at: :desc).map do |unit|
+      hit(MemoryIndex.plain(unit.source), MemoryIndex.plain(unit.target), unit.target,
+          kind: "memory", memory: names[unit.memory_id], memory_id: unit.memory_id, unit: unit.id, author: unit.changed_by.presence || unit.author, changed_at: unit.updated_at, client: unit.client, subject: unit.subject, project: unit.project)
+    end
+  end
+
+  def of_project
+    return [] unless @project
+
+    pattern = "%#{Segment.sanitize_sql_like(@way == 'phrase' ? @words.first : @words.max_by(&:length)[0, @way == 'alike' ? 5 : 99])}%"
+    @project.segments.where(Segment.arel_table[@side].matches(pattern)).where.not(target: "").joins(:document).order("documents.position", :position).limit(2000).filter_map do |segment|
+      source, target = MemoryIndex.plain(segment.source), MemoryIndex.plain(segment.target)
+      next if marks(@side == "source" ? source : target).empty?
+
+      hit(source, target, segment.target, kind: "project", segment: segment.id, position: segment.position, file: segment.document.name, state: segment.state)
+    end.first(LIMIT)
+  end
+
+  def scanned(ids)
+    like = "%#{Segment.sanitize_sql_like(@words.first)}%"
+    MemoryUnit.where(memory_id: ids).order(id: :desc).limit(SCANNED).where("#{@side} LIKE ? ESCAPE '\\'", like).limit(LIMIT + 1).pluck(:id)
+  end
+
+  def hit(source, target, written, **about)
+    { source: source, target: target, written: written, marks: marks(@side == "source" ? source : target), side: @side, **about }
+  end
+
+  # FTS5 syntax; every word is quoted, so nothing a user types has a meaning of its own there.
+  def query
+    words = @words.map { |word| @way == "alike" ? "\"#{stem(word)}\"*" : "\"#{word}\"" }
+    "#{@side}: #{@way == 'phrase' ? "\"#{@words.join(' ')}\"" : words.join(' AND ')}"
+  end
+
+  def stem(word) = word.length > 4 ? word[0, [word.length - 2, 4].max] : word
+
+  # Places of the words in a text, [[from, to], …]; none where the text is no hit.
+  def marks(text)
+    fold = ->(string) { string.downcase.unicode_normalize(:nfkd).gsub(/[\u0300-\u036f]/, "") }
+    return places(text, /#{@words.map { |word| Regexp.escape(word) }.join('.{0,3}')}/i) if @words.join.match?(UNPARTED)
+
+    tokens = places(text, /[[:alnum:]\p{M}]+/).map { |from, to| [fold.call(text[from...to]), from, to] }
+    wanted = @words.map { |word| fold.call(word) }
+    if @way == "phrase"
+      tokens.each_cons(wanted.size).select { |run| run.map(&:first) == wanted }.map { |run| [run.first[1], run.last[2]] }
+    else
+      same = ->(token, word) { @way == "alike" ? token.start_with?(stem(word)) : token == word }
+      return [] unless wanted.all? { |word| tokens.any? { |token, _, _| same.call(token, word) } }
+
+      tokens.select { |token, _, _| wanted.any? { |word| same.call(token, word) } }.map { |_, from, to| [from, to] }
+    end
+  end
+
+  def places(text, pattern) = [].tap { |list| text.scan(pattern) { list << [Regexp.last_match.begin(0), Regexp.last_match.end(0)] } }
+end

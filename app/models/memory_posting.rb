@@ -1,3 +1,0 @@
-# Which units hold which word: the index of a memory.
-class MemoryPosting < ApplicationRecord
-end

@@ -1,0 +1,36 @@
+# The units of a memory that fit a search: words, facets, or what the tidy-up lists.
+class UnitSearch
+  FACETS = %w[client subject author project origin].freeze
+  MANY = 12
+
+  def initialize(memory, params)
+    @memory, @params = memory, params
+  end
+
+  def units
+    scope = Tidy::KINDS.include?(@params[:tidy]) ? Tidy.new(@memory).public_send(@params[:tidy]) : @memory.units
+    scope = scope.where(id: matching) if words.any?
+    FACETS.reduce(scope) { |found, facet| @params[facet].present? ? found.where(facet => @params[facet] == "–" ? [nil, ""] : @params[facet]) : found }
+  end
+
+  # Near twins stand together where the tidy-up lists them.
+  def order = %w[duplicates contradictions].include?(@params[:tidy]) ? %i[source_hash id] : { updated_at: :desc, id: :desc }
+
+  def count = units.count
+
+  # {facet => [[value, how many], …]}.
+  def facets
+    FACETS.to_h { |facet| [facet, units.group(facet).order(Arel.sql("COUNT(*) DESC")).limit(MANY).count.map { |value, count| [value.presence || "–", count] }] }
+  end
+
+  private
+
+  def words = @words ||= @params[:text].to_s.scan(/[[:alnum:]\p{M}]+/).first(12)
+
+  # Ids of the units with all words; the last one may still be typed.
+  def matching
+    side = %w[source target].include?(@params[:side]) ? "#{@params[:side]}: " : ""
+    query = "#{side}#{words.map.with_index { |word, index| "\"#{word}\"#{'*' if index == words.size - 1}" }.join(' AND ')}"
+    MemoryIndex.select("SELECT u.id FROM memory_texts JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND u.memory_id = ? LIMIT 20000", [query, @memory.id]).flatten
+  end
+end

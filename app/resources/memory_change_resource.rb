@@ -1,0 +1,9 @@
+# An act on a memory, with how far it is.
+class MemoryChangeResource
+  include Alba::Resource
+
+  attributes :id, :kind, :summary, :state, :done, :total, :created_at, :undone_at
+  attribute(:facts) { |change| change.facts.slice("read", "added", "same", "updated", "skipped", "faults", "faulty", "message") }
+  attribute(:author) { |change| change.user&.name }
+  attribute(:file) { |change| change.options["file"] }
+end

@@ -1,0 +1,98 @@
+# Matches that differ from today's source in numbers, dates, links and codes alone: those are put into the stored translation.
+module Glossema
+  module Matching
+    class Adapted
+      ADDRESS = /\A(?:#{Counting::Tokens::ADDRESS})\z/
+
+      # One change made: from…to is the place of the new text in the target's text, was the old text.
+      Change = Struct.new(:from, :to, :was, keyword_init: true)
+
+      # The units of two texts, alike but for what can be adapted?
+      def self.alike?(one, other) = shape(one) == shape(other)
+
+      # Array of strings that stand for the units; what can be adapted is alike, codes count nothing.
+      def self.shape(units)
+        units.filter_map do |unit|
+          next if unit.kind == :code
+
+          if unit.kind == :number then "0"
+          else unit.kind == :word && unit.text.match?(ADDRESS) ? "@" : unit.text
+          end
+        end
+      end
+
+      # query, stored: units of today's source and of the memory's, alike; target: Content of the stored translation;
+      # languages: [source tag, target tag]. Returns [Content, [Change, …]], or nil when the old text is not in the translation as
+      # often as in its source.
+      def self.target(query, stored, target, languages)
+        new(query, stored, target, languages).result
+      end
+
+      def initialize(query, stored, target, languages)
+        @pairs = [stored, query].map { |units| units.reject { |unit| unit.kind == :code || unit.kind == :mark } }.transpose
+        @target, @languages = target, languages
+        @tokens = Counting::Tokens.of(target.text)
+      end
+
+      def result
+        changes = @pairs.each_with_index.filter_map do |(old, new), index|
+          next if old.text == new.text
+
+          token = counterpart(old, index) or return nil
+          [token, form(new.text, old.text, token.text)]
+        end
+        put(changes.sort_by { |token, _| token.from })
+      end
+
+      private
+
+      # The place in the translation of the old text: the same occurrence of it there as in the source.
+      def counterpart(old, index)
+        twins = @pairs.each_index.select { |other| same?(@pairs[other].first.text, old.text) }
+        places = @tokens.select { |token| same?(token.text, old.text) }
+        places[twins.index(index)] if places.size == twins.size
+      end
+
+      # The same number, date or link, whatever the marks between its digits.
+      def same?(one, other)
+        one == other || (one.match?(/\A\d/) && other.match?(/\A\d/) && !one.match?(/\p{L}/) && one.scan(/\d+/) == other.scan(/\d+/))
+      end
+
+      # The new text as this translation writes it: with the marks the old one has there, else in the form of the language.
+      def form(new, old, there)
+        return new if old == there && @languages.uniq.size == 1
+
+        marks = there.scan(/[^\d]+/)
+        groups = new.scan(/\d+/)
+        return Forms::Numbers.convert(new, *@languages) unless new.match?(/\A\d/) && groups.size == marks.size + 1 && new.scan(/[^\d]+/) == old.scan(/[^\d]+/)
+
+        groups.zip(marks).flatten.compact.join
+      end
+
+      def put(changes)
+        shift, made = 0, []
+        items = @target.items
+        changes.each do |token, text|
+          items = replace(items, token.from + shift, token.to + shift, text)
+          made << Change.new(from: token.from + shift, to: token.from + shift + text.length, was: token.text)
+          shift += text.length - (token.to - token.from)
+        end
+        [Content.new(items), made]
+      end
+
+      # Replaces a stretch of the text; codes inside it stand after it.
+      def replace(items, from, to, text)
+        at, placed = 0, false
+        items.flat_map do |item|
+          start = at
+          at += item.is_a?(String) ? item.length : item.equiv.to_s.length
+          next [item] if !item.is_a?(String) || at <= from || start >= to
+
+          first = placed ? "" : text
+          placed = true
+          [item[0...[from - start, 0].max] + first + item[[to - start, item.length].min..]]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,133 @@
+# The commands of bin/glossema that read or write memories, in the database of the application.
+require "glossema/cli"
+
+class MemoryCommands < Glossema::Cli
+  COMMANDS = %w[memory count].freeze
+  ACTIONS = %w[create import export lookup list].freeze
+
+  # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns the exit status.
+  def self.start(arguments, input, output, errors)
+    ENV["RAILS_ENV"] ||= "production"
+    ENV["GLOSSEMA_COMMAND"] = "1"
+    ENV["BUNDLE_GEMFILE"] ||= File.expand_path("../Gemfile", __dir__)
+    require_relative "../config/environment"
+    prepare
+    new(arguments, input, output, errors).run
+  rescue ActiveRecord::ActiveRecordError, SystemCallError => e
+    errors.puts("The data folder #{GlossemaApp::DATA} cannot be used: #{e.message.lines.first.strip}.")
+    REFUSED
+  end
+
+  def self.prepare
+    Rails.logger.level = :error
+    ActiveRecord.dump_schema_after_migration = false
+    context = ActiveRecord::Base.connection_pool.migration_context
+    return if File.exist?(ActiveRecord::Base.connection_db_config.database) && !context.needs_migration?
+
+    GlossemaApp::DATA.mkpath
+    said, $stdout = $stdout, StringIO.new
+    ActiveRecord::Tasks::DatabaseTasks.prepare_all
+  ensure
+    $stdout = said if said
+  end
+
+  def memory
+    action = argument("What to do with the memory")
+    return refuse("There is nothing called “memory #{action}”: #{ACTIONS.join(', ')}.") unless ACTIONS.include?(action)
+
+    send("memory_#{action}")
+  end
+
+  private
+
+  def more_options(parser)
+    parser.on("--against MEMORY") { |value| @options[:against] = value }
+    parser.on("--threshold N", Integer) { |value| @options[:threshold] = value.clamp(1, 100) }
+    parser.on("--limit N", Integer) { |value| @options[:limit] = value.clamp(1, 100) }
+    parser.on("--different WAY", %w[both newer]) { |value| @options[:different] = value }
+  end
+
+  def memory_create
+    name = argument("NAME")
+    source, target = need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")
+    raise Glossema::Refused.new("name-taken", "There is a memory called “#{name}” already.") if Memory.present.exists?(name: name)
+
+    made = Memory.create!(name: name, source_lang: source, target_lang: target, user: User.order(:id).first)
+    say("id" => made.id, "name" => name, "source_lang" => source, "target_lang" => target)
+    DONE
+  rescue ActiveRecord::RecordInvalid => e
+    raise Glossema::Refused.new("memory-invalid", "#{e.record.errors.full_messages.join('. ')}.")
+  end
+
+  def memory_list
+    Memory.present.order(:name).each { |one| say("id" => one.id, "name" => one.name, "source_lang" => one.source_lang, "target_lang" => one.target_lang, "units" => one.units.count) }
+    DONE
+  end
+
+  def memory_import
+    memory, path = named(argument("NAME")), argument("FILE")
+    raise Glossema::Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
+
+    @file_name = File.basename(path)
+    columns = @options[:format].empty? ? {} : { "columns" => @options[:format] }
+    change = memory.acts.create!(kind: "import", state: "waiting", summary: @file_name, options: { "different" => @options[:different] || "both", "file" => @file_name, **columns })
+    facts = File.open(path, "rb") { |io| UnitImport.new(change).run(io, @file_name) }
+    facts["faults"].each { |fault| @errors.puts("#{@file_name}, line #{fault['line'] || fault[:line]}: #{fault['message'] || fault[:message]}.") }
+    say(facts.slice("read", "added", "same", "updated", "skipped").merge("faults" => facts["faults"]))
+    facts["faults"].empty? ? DONE : NO
+  end
+
+  # TMX on standard output, or with -o into a file.
+  def memory_export
+    memory = named(argument("NAME"))
+    pairs = memory.units.find_each(batch_size: 1000).lazy.map(&:to_pair)
+    write = ->(io) { Glossema::Exchange::Tmx.write(io, pairs, source_lang: memory.source_lang, target_lang: memory.target_lang) }
+    return write.call(@output) && DONE unless @options[:output]
+
+    File.open(@options[:output], "w", encoding: "UTF-8", &write)
+    say("units" => memory.units.count)
+    DONE
+  end
+
+  def memory_lookup
+    memory = named(argument("NAME"))
+    lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
+    @input.each_line(chomp: true) do |line|
+      raise Glossema::Refused.new("encoding", "Standard input is not UTF-8 text.") unless line.valid_encoding?
+
+      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      found = lookup.matches(query(Glossema::Content.from_written(line), memory), threshold: @options[:threshold] || 70, limit: @options[:limit] || 5)
+      spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
+      say("ms" => spent.round(2), "matches" => found.map { |match| row(match) })
+    end
+    DONE
+  end
+
+  def row(match)
+    { "score" => match.score, "kind" => match.kind, "source" => match.candidate.source.written, "target" => match.target.written, "stored_target" => match.candidate.target.written,
+      "penalties" => match.penalties.map { |reason, points| { "reason" => reason, "points" => points } } }
+  end
+
+  def query(content, memory, **more) = Glossema::Matching::Query.new(content: content, source_lang: memory.source_lang, target_lang: memory.target_lang, **more)
+
+  def matched(opened)
+    return super unless @options[:against]
+
+    memory = @against ||= named(@options[:against])
+    lookup = @lookup ||= Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
+    keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
+    opened.segments.each_with_index.map do |segment, index|
+      beside = { previous: index.zero? ? nil : keys[index - 1], next: keys[index + 1], key: segment.unit.key }
+      [segment.content, lookup.matches(query(segment.content, memory, **beside), threshold: 50, limit: 1).first]
+    end
+  end
+
+  # A memory by its name. What a crash left of its index is mended first.
+  def named(name)
+    found = Memory.present.where(name: name).to_a
+    raise Glossema::Refused.new("memory-unknown", "There is no memory called “#{name}” in #{GlossemaApp::DATA}.") if found.empty?
+    raise Glossema::Refused.new("memory-ambiguous", "#{found.size} people have a memory called “#{name}”.") if found.size > 1
+
+    found.first.tap(&:repair)
+  end
+end
