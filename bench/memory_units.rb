@@ -7,7 +7,9 @@ module MemoryUnits
 
   module_function
 
-  def sample = @sample ||= Zlib::GzipReader.open(SAMPLE, external_encoding: "UTF-8") { |io| io.each_line.map { |line| line.chomp.split("\t", 2) } }.select { |pair| pair.size == 2 && pair.none? { |text| text.strip.empty? } }
+  def sample
+    @sample ||= Zlib::GzipReader.open(SAMPLE, external_encoding: "UTF-8") { |io| io.each_line.map { |line| line.chomp.split("\t", 2) } }.select { |pair| pair.size == 2 && pair.none? { |text| text.strip.empty? } }
+  end
 
   def each(count, seed: 20_261_123)
     return to_enum(:each, count, seed: seed) unless block_given?

@@ -62,7 +62,7 @@ class Concordance
     "#{@side}: #{@way == 'phrase' ? "\"#{@words.join(' ')}\"" : words.join(' AND ')}"
   end
 
-  def stem(word) = word.length > 4 ? word[0, [word.length - 2, 4].max] : word
+  def stem(word) = word.length > 4 ? word[0, [(word.length * 0.6).ceil, 4].max] : word
 
   # Places of the words in a text, [[from, to], …]; none where the text is no hit.
   def marks(text)

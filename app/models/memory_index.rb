@@ -73,14 +73,13 @@ class MemoryIndex
     large = {}
     read_parts(grams, classes, lists, large)
     read_fresh(grams, classes, lists)
-    sizes = lists.to_h { |gram, list| [gram, list.sum(&:size) + large.fetch(gram, []).sum { |_, size| size }] }
+    sizes = lists.to_h { |gram, list| [gram, list.sum { |ids| ids.bytesize / 4 } + large.fetch(gram, []).sum { |_, size| size }] }
     plan = Grams.plan(words, score, sizes, budget)
     plan.each { |gram| large.fetch(gram, []).each { |id, _| lists[gram] << slice(blob(id), gram, classes) } }
     hits = Hash.new(0)
     plan.each do |gram|
-      weight = WEIGHT - Math.log2(sizes[gram] + 1).floor
-      weight = 1 if weight < 1
-      lists[gram].each { |list| list.each { |id| hits[id] += weight } }
+      weight = [WEIGHT - Math.log2(sizes[gram] + 1).floor, 1].max
+      lists[gram].each { |ids| ids.unpack("L*").each { |id| hits[id] += weight } }
     end
     hits
   end
@@ -206,18 +205,19 @@ class MemoryIndex
   end
 
   def read_fresh(grams, (first, last), lists)
-    MemoryIndex.select("SELECT gram, unit_id FROM memory_fresh WHERE memory_id = ? AND gram IN (#{grams.join(',')}) AND class BETWEEN ? AND ?", [@memory_id, first, last]).group_by(&:first).each { |gram, rows| lists[gram] << rows.map(&:last) }
+    rows = MemoryIndex.select("SELECT gram, unit_id FROM memory_fresh WHERE memory_id = ? AND gram IN (#{grams.join(',')}) AND class BETWEEN ? AND ?", [@memory_id, first, last])
+    rows.group_by(&:first).each { |gram, found| lists[gram] << found.map(&:last).pack("L*") }
   end
 
   def blob(id) = first("SELECT pairs FROM memory_postings WHERE id = ?", [id])
 
-  # The unit ids of a gram and classes in a block.
+  # The unit ids of a gram and classes in a block, packed.
   def slice(pairs, gram, (first, last))
     count = pairs.bytesize / 8
     head = (gram & 0x3FFFF) << CLASS_BITS
-    low = (0...count).bsearch { |index| pairs.unpack1("L", offset: index * 4) >= head + first } or return []
+    low = (0...count).bsearch { |index| pairs.unpack1("L", offset: index * 4) >= head + first } or return ""
     high = (low...count).bsearch { |index| pairs.unpack1("L", offset: index * 4) > head + last } || count
-    low == high ? [] : pairs.byteslice((count + low) * 4, (high - low) * 4).unpack("L*")
+    pairs.byteslice((count + low) * 4, (high - low) * 4)
   end
 
   # The rows of some blocks of the new part.
@@ -230,7 +230,8 @@ class MemoryIndex
       list = pairs[id % BLOCKS]
       heads.each_with_index { |head, index| list << ((head << 32) | units[index]) }
     end
-    MemoryIndex.select("SELECT gram, class, unit_id FROM memory_fresh WHERE memory_id = ? AND gram >= ? AND gram < ? AND unit_id <= ?", [@memory_id, blocks.first << LOW, (blocks.last + 1) << LOW, top]).each do |gram, length, unit|
+    MemoryIndex.select("SELECT gram, class, unit_id FROM memory_fresh WHERE memory_id = ? AND gram >= ? AND gram < ? AND unit_id <= ?",
+                       [@memory_id, blocks.first << LOW, (blocks.last + 1) << LOW, top]).each do |gram, length, unit|
       pairs[gram >> LOW] << ((((gram & 0x3FFFF) << CLASS_BITS) | length) << 32 | unit)
     end
     pairs.map do |block, list|

@@ -2,8 +2,10 @@
 class MemoryStore
   # How many postings a lookup may read, and how many units it compares by their words.
   BUDGET = 5_000
-  COMPARED = 200
+  COMPARED = 150
   EXACT = 20
+  # How much of a score words may give that are alike without having one key.
+  SOFT = 0.3
   COLUMNS = "id, source, target, author, changed_by, client, subject, project, file, origin, key, previous_hash, next_hash, used, created_at, updated_at".freeze
   TEXTS = %w[author changed_by client subject project file origin key].freeze
   Grams = Glossema::Matching::Grams
@@ -25,7 +27,7 @@ class MemoryStore
     return exact.map { |row| candidate(row) } if best_only && exact.any?
 
     words = Grams.words(content.text)
-    ids = words.empty? ? [] : likeliest(words, floor, limit) - exact.map(&:first)
+    ids = words.empty? ? [] : likeliest(content.text, words, floor, limit) - exact.map(&:first)
     (exact + (ids.empty? ? [] : rows("id IN (#{ids.join(',')})"))).map { |row| candidate(row) }
   end
 
@@ -34,14 +36,26 @@ class MemoryStore
   def rows(condition, values = []) = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE #{condition}", values)
 
   # The ids of the units most like a text of these words.
-  def likeliest(words, floor, limit)
+  def likeliest(text, words, floor, limit)
     hits = @index.find(words, [floor, 1].max, BUDGET)
     ids = hits.size > COMPARED ? hits.max_by(COMPARED, &:last).map(&:first) : hits.keys
     return [] if ids.empty?
 
+    return spelt_alike(text, ids, limit) if words.size <= Grams::SHORT
+
     own, top = Grams.singles(words).uniq, hits.each_value.max.to_f
-    MemoryIndex.select("SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id])
-       .map { |unit, packed| [Grams.likeness(own, packed.unpack("L*")) + (hits[unit] / top), unit] }.max(limit).map(&:last)
+    least = words.size > Grams::SHORT + 1 ? (floor / 100.0) - SOFT : 0.0
+    found = MemoryIndex.select("SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id]).filter_map do |unit, packed|
+      likeness = Grams.likeness(own, packed.unpack("L*").uniq)
+      [likeness + (hits[unit] / top), unit] if likeness >= least
+    end
+    found.max(limit).map(&:last)
+  end
+
+  # Of short texts it is the letters that tell.
+  def spelt_alike(text, ids, limit)
+    MemoryIndex.select("SELECT id, source FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id])
+               .map { |unit, source| [Glossema::Matching::Score.spelling(text, source), unit] }.max(limit).map(&:last)
   end
 
   def candidate(row)

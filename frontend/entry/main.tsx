@@ -12,6 +12,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Brief } from '../brief/Brief'
 import { Deliver } from '../deliver/Deliver'
 import { Memories } from '../memories/Memories'
+import { MemoryView } from '../memories/MemoryView'
 import { Rules } from '../rules/Rules'
 import { ApiError, api } from '../shared/api'
 import { Failure } from '../shared/Frame'
@@ -38,6 +39,7 @@ function Glossema() {
             <Routes>
               <Route path="/" element={<Today />} />
               <Route path="/memories" element={<Memories />} />
+              <Route path="/memories/:id" element={<MemoryView />} />
               <Route path="/settings/rules" element={<Rules />} />
               <Route path="/projects/:id/rules" element={<Rules />} />
               <Route path="/projects/:id/brief" element={<Brief />} />

@@ -1,27 +1,27 @@
-// The memories of a translator: their size and languages, TMX in and out.
+// The memories of a translator: their size and languages, units in and out, what is being done to them.
 import { useQuery } from '@tanstack/react-query'
 import { App, Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import { api } from '../shared/api'
 import { Failure, Frame, Waiting } from '../shared/Frame'
 import { fullDate, number } from '../shared/i18n'
 import { languageName, languageOptions } from '../shared/languages'
 import { ChoiceInPlace } from '../shared/parts'
 import type { Memory } from '../shared/types'
+import { BringIn, Running, useAttempt } from './acts'
 
 export function Memories() {
   const { t } = useTranslation()
-  const { message, modal } = App.useApp()
+  const { message } = App.useApp()
   const [fresh, setFresh] = useState<{ name: string; source_lang: string | null; target_lang: string | null } | null>(null)
-  const memories = useQuery({ queryKey: ['memories'], queryFn: () => api.get<Memory[]>('/memories'), refetchOnMount: 'always' })
-  const attempt = (work: Promise<unknown>) => void work.then(() => memories.refetch()).catch((error: Error) => message.error(error.message === 'offline' ? t('app.offline') : error.message))
-  const bring = (memory: Memory, file: File) => {
-    const form = new FormData()
-    form.append('file', file)
-    attempt(api.post<{ read: number; added: number; skipped: number }>(`/memories/${memory.id}/exchange`, form).then((counts) => message.success([t('memories.added', { ...counts, name: memory.name }), counts.skipped ? t('memories.skipped', { skipped: counts.skipped }) : ''].join(' '), 6)))
-  }
-  const remove = (memory: Memory) => void modal.confirm({ title: t('memories.removeAsk', { name: memory.name, units: number(memory.units) }), icon: null, okText: t('memories.remove'), okButtonProps: { danger: true }, cancelText: t('memories.cancel'), onOk: () => attempt(api.delete(`/memories/${memory.id}`)) })
+  const memories = useQuery({ queryKey: ['memories'], queryFn: () => api.get<Memory[]>('/memories'), refetchOnMount: 'always', refetchInterval: (query) => (query.state.data?.some((memory) => memory.busy.length) ? 700 : false) })
+  const attempt = useAttempt(() => memories.refetch())
+  const remove = (memory: Memory) => attempt(api.delete(`/memories/${memory.id}`).then(() => void message.open({
+    key: 'removed', type: 'info', icon: <span />, duration: 12,
+    content: <>{t('memories.removed', { name: memory.name })} <button type="button" className="link" onClick={() => { message.destroy('removed'); attempt(api.patch(`/memories/${memory.id}`, { deleted: false })) }}>{t('memories.undo')}</button></>,
+  })))
   return (
     <Frame>
       {memories.error && !memories.data ? <Failure error={memories.error} again={() => void memories.refetch()} /> : !memories.data ? <Waiting /> : (
@@ -30,9 +30,13 @@ export function Memories() {
           <p className="quiet">{memories.data.length ? t('memories.lead') : t('memories.empty')}</p>
           <ul className="lines">
             {memories.data.map((memory) => (
-              <li key={memory.id} className="line" style={{ display: 'flex' }}>
-                <div style={{ flex: 1, minWidth: 0 }}><h2 className="reading" style={{ fontSize: 17, margin: 0 }}>{memory.name}</h2><p className="small quiet">{languageName(memory.source_lang)} → {languageName(memory.target_lang)} · <span className="tab">{t('brief.units', { count: memory.units, units: number(memory.units) })}</span> · {t('memories.changed', { date: fullDate(memory.updated_at) })}{memory.description && ` · ${memory.description}`}</p></div>
-                <label className="link small" style={{ cursor: 'pointer' }}>{t('memories.import')}<input type="file" accept=".tmx,.xml" className="hidden-text" aria-label={`${t('memories.import')}: ${memory.name}`} onChange={(event) => { const file = event.target.files?.[0]; event.target.value = ''; if (file) bring(memory, file) }} /></label>
+              <li key={memory.id} className="line memory-line">
+                <div style={{ flex: 1, minWidth: 0 }}>
+                  <h2 className="reading"><Link className="plain-link" to={`/memories/${memory.id}`}>{memory.name}</Link></h2>
+                  <p className="small quiet">{languageName(memory.source_lang)} → {languageName(memory.target_lang)} · <span className="tab">{t('brief.units', { count: memory.units, units: number(memory.units) })}</span>{memory.projects > 0 && ` · ${t('memories.projects', { count: memory.projects })}`} · {memory.used_at ? t('memories.used', { date: fullDate(memory.used_at) }) : t('memories.changed', { date: fullDate(memory.updated_at) })}{memory.description && ` · ${memory.description}`}</p>
+                  {memory.busy.map((change) => <Running key={change.id} change={change} attempt={attempt} />)}
+                </div>
+                <BringIn memory={memory} attempt={attempt} />
                 <a className="link small" href={`/api/memories/${memory.id}/exchange`} download>{t('memories.export')}</a>
                 <button type="button" className="quiet small" aria-label={`${t('memories.remove')}: ${memory.name}`} onClick={() => remove(memory)}>{t('memories.remove')}</button>
               </li>

@@ -15,6 +15,8 @@ export const KEYS = {
   split: 'Alt+X',
   join: 'Alt+J',
   companion: 'Alt+P',
+  lookUp: 'Alt+L',
+  apart: 'Alt+R',
   undo: 'Ctrl+Z',
   redo: 'Ctrl+Shift+Z',
 } as const

@@ -4,7 +4,7 @@ import { ApiError, OfflineError, api } from './api'
 import type { Origin, Segment } from './types'
 
 export interface Entry { target: string; origin: Origin; confirm?: boolean; marked?: boolean; at: number }
-type Answer = { segment: Segment; repeats: Segment[] }
+export type Answer = { segment: Segment; repeats: Segment[]; others: number }
 export type Status = { waiting: number; offline: boolean }
 
 const DELAY = 350

@@ -8,7 +8,7 @@ export interface Origin { kind?: 'typed' | 'memory' | 'machine' | 'repeated' | '
 
 export interface Segment {
   id: number; document_id: number; position: number; key: string; block: string; path: string; source: string; target: string
-  state: State; origin: Origin; marked: boolean; words: number; version: number; note: string | null; limit: number | null; codes: Code[]
+  state: State; origin: Origin; marked: boolean; exempt: boolean; words: number; version: number; note: string | null; limit: number | null; codes: Code[]
 }
 
 export type Bands = Record<string, { segments: number; words: number; characters: number }>
@@ -39,11 +39,25 @@ export interface Project {
 
 export interface Difference { op: 'insert' | 'delete' | 'replace'; source: string | null; memory: string | null; source_span: [number, number]; memory_span: [number, number] }
 export interface Proposal {
-  id: string; kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'file' | 'earlier'; score: number; penalties: { reason: string; points: number }[]; target: string; source: string
+  id: string; kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'file' | 'earlier'; score: number; raw?: number; changes?: { from: number; to: number; was: string }[]; stored?: string | null; penalties: { reason: string; points: number }[]; target: string; source: string
   memory?: string; unit?: number; differences: Difference[]; author: string; changed_at: string; client: string; project: string; subject: string; file: string
 }
 export interface Version { id: number; target: string; state: State; origin: Origin; author: string | null; created_at: string; updated_at: string }
-export interface Memory { id: number; name: string; description: string; source_lang: string; target_lang: string; units: number; updated_at: string }
+export interface Memory { id: number; name: string; description: string; source_lang: string; target_lang: string; units: number; projects: number; updated_at: string; used_at: string | null; busy: MemoryChange[] }
+export interface MemoryChange {
+  id: number; kind: 'import' | 'edit' | 'bulk' | 'delete' | 'merge' | 'split'; summary: string; state: 'waiting' | 'running' | 'done' | 'cancelled' | 'failed'; done: number; total: number
+  created_at: string; undone_at: string | null; author: string | null; file: string | null
+  facts: { read?: number; added?: number; same?: number; updated?: number; skipped?: number; faulty?: number; faults?: { line: number; message: string }[]; message?: string }
+}
+export interface MemoryUnit {
+  id: number; source: string; target: string; author: string | null; changed_by: string | null; client: string | null; subject: string | null; project: string | null; file: string | null; origin: string; key: string | null
+  used: number; created_at: string; updated_at: string; used_at: string | null; notes: string[]; twin: { from: number; to: number }[]
+}
+export interface UnitVersion { id: number; source: string; target: string; author: string | null; at: string }
+export interface Hit {
+  kind: 'memory' | 'project'; source: string; target: string; written: string; side: 'source' | 'target'; marks: [number, number][]; memory?: string; unit?: number; author?: string; changed_at?: string
+  client?: string; subject?: string; project?: string; segment?: number; position?: number; file?: string; state?: State
+}
 
 export interface AgendaRow {
   id: number; name: string; client: string | null; reference: string; source_lang: string; target_lang: string; due_at: string | null

@@ -16,7 +16,7 @@ import { Written } from './Written'
 
 export const proposalsQuery = (id: number) => ({ queryKey: ['proposals', id], queryFn: () => api.get<{ proposals: Proposal[] }>(`/segments/${id}/proposals`), staleTime: 0, gcTime: 300_000 })
 
-export interface CardHandle { finish: () => boolean; take: (number?: number) => void; choose: (step: number) => void; missingCode: () => void; copySource: () => void; undo: () => void; redo: () => void; write: (value: string, origin: Origin) => void; focus: () => void }
+export interface CardHandle { finish: () => boolean; take: (number?: number) => void; choose: (step: number) => void; missingCode: () => void; copySource: () => void; undo: () => void; redo: () => void; write: (value: string, origin: Origin) => void; insert: (text: string) => void; selected: () => { text: string; side: 'source' | 'target' }; focus: () => void }
 
 interface Props { segment: Segment; store: Store; project: Project; cutting: boolean; onCut: (at: number | null) => void; onFinish: () => void; onSay: (text: string) => void; ref: Ref<CardHandle> }
 
@@ -54,7 +54,7 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
   }, [chosen, proposals, put])
 
   useImperativeHandle(ref, () => ({
-    take, write: put, focus: () => target.current?.focus(), undo: () => target.current?.undo(), redo: () => target.current?.redo(),
+    take, write: put, insert: (text) => target.current?.insert(text), selected: () => chosenText(target.current?.selected() ?? ''), focus: () => target.current?.focus(), undo: () => target.current?.undo(), redo: () => target.current?.redo(),
     choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
     missingCode: () => target.current?.insertMissing(),
     copySource: () => put(segment.source, { kind: 'source' }),
@@ -92,6 +92,7 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
         {segment.target && <span className="tab">{segment.limit ? t('translate.limit', { target: lengths.target, limit: segment.limit }) : t('translate.length', lengths)}</span>}
         {segment.target && lost.length > 0 && <span className={segment.state === 'draft' ? '' : 'lost'}>{t(segment.state === 'draft' ? 'translate.codesToCome' : 'translate.lostCodes')} <Written value={lost.join('')} codes={segment.codes} /> {segment.state === 'draft' && <Key keys={KEYS.missingCode} />}</span>}
         {segment.marked && <span>{t('translate.cameBack')}</span>}
+        {segment.exempt && <span>{t('translate.apart')}</span>}
         <span className="push" />
         <button type="button" onClick={onFinish}>{t('translate.finish')} <Key keys={KEYS.finish} /></button>
       </div>
@@ -115,6 +116,14 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
   }
 }
 
+// What is marked in the text, in the target or anywhere in the card.
+function chosenText(inTarget: string): { text: string; side: 'source' | 'target' } {
+  if (inTarget.trim()) return { text: inTarget.trim(), side: 'target' }
+  const selection = window.getSelection()
+  const inSource = selection?.anchorNode?.parentElement?.closest('.card .source')
+  return { text: inSource ? selection?.toString().trim() ?? '' : '', side: 'source' }
+}
+
 function missingCodes(source: string, target: string): string[] {
   const have = parts(target).filter((part) => !('text' in part)).map(written)
   return codeParts(source).map(written).filter((code) => { const at = have.indexOf(code); if (at >= 0) { have.splice(at, 1); return false } return true })
@@ -132,11 +141,18 @@ export function Where({ segment }: { segment: Segment }) {
   return /table|header|foot|note|text box|alternative|title/.test(segment.path) && segment.block !== 'title' ? <div className="where">{segment.path}</div> : null
 }
 
+// The score, which on request says how it came about.
 function Score({ proposal }: { proposal: Proposal }) {
   const { t } = useTranslation()
-  const raw = proposal.score + proposal.penalties.reduce((sum, one) => sum + one.points, 0)
-  const why = proposal.penalties.length ? t('translate.why', { raw, list: proposal.penalties.map((one) => `${one.points} ${t(`translate.penalty.${one.reason}`)}`).join(', ') }) : undefined
-  return <span className="score" title={why}><b className="tab">{proposal.score}</b><span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span><span className="gauge" aria-hidden><i style={{ width: `${proposal.score}%` }} /></span></span>
+  const [shownNow, setShown] = useState(false)
+  const raw = proposal.raw ?? proposal.score + proposal.penalties.reduce((sum, one) => sum + one.points, 0)
+  const why = proposal.penalties.length ? t('translate.why', { raw, list: proposal.penalties.map((one) => `${one.points} ${t(`translate.penalty.${one.reason}`)}`).join(', ') }) : t('translate.whyPlain', { raw })
+  return (
+    <span className="score">
+      <button type="button" tabIndex={-1} title={why} aria-expanded={shownNow} aria-label={t('translate.whyLabel', { score: proposal.score })} onClick={(event) => { event.stopPropagation(); setShown(!shownNow) }}><b className="tab">{proposal.score}</b></button><span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span><span className="gauge" aria-hidden><i style={{ width: `${proposal.score}%` }} /></span>
+      {shownNow && <span className="why" role="status">{why}</span>}
+    </span>
+  )
 }
 
 function Offer({ proposal, segment, project }: { proposal: Proposal; segment: Segment; project: Project }) {
@@ -145,12 +161,13 @@ function Offer({ proposal, segment, project }: { proposal: Proposal; segment: Se
   const about = !proposal.memory ? [t(`translate.offered.${proposal.kind}`)] : [t('translate.memoryLine'), proposal.memory, [proposal.author, proposal.changed_at && fullDate(proposal.changed_at)].filter(Boolean).join(', '), proposal.client, proposal.project, proposal.subject].filter(Boolean)
   return (
     <span>
-      <span className="text" lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}><Written value={proposal.target} codes={segment.codes} /></span>
+      <span className="text" lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}><Written value={proposal.target} codes={segment.codes} changes={proposal.changes} /></span>
       {marked.some((one) => one.mark !== 'same') && <span className="compare" style={{ display: 'block' }}>{marked.map((one, index) => {
         // Words that stand side by side only through a difference are kept apart.
         const gap = index > 0 && one.mark !== 'same' && marked[index - 1].mark !== 'same' ? ' ' : ''
         return one.mark === 'gone' ? <span key={index}>{gap}<del>{one.text}</del></span> : one.mark === 'new' ? <span key={index}>{gap}<ins>{one.text}</ins></span> : one.text
       })}</span>}
+      {(proposal.changes ?? []).length > 0 && <span className="adapted" style={{ display: 'block' }}>{t('translate.adaptedFrom', { list: proposal.changes?.map((change) => t('translate.adaptedOne', { was: change.was, now: Array.from(plain(proposal.target, segment.codes)).slice(change.from, change.to).join('') })).join(', ') })}</span>}
       <span className="about-unit" style={{ display: 'block' }}>{about.join(' · ')}</span>
     </span>
   )

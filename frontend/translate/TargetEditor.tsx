@@ -33,7 +33,7 @@ export function writtenOf(doc: Node): string {
   return out
 }
 
-export interface TargetHandle { focus: () => void; replace: (value: string) => void; insertMissing: () => void; undo: () => void; redo: () => void; value: () => string }
+export interface TargetHandle { focus: () => void; replace: (value: string) => void; insert: (text: string) => void; selected: () => string; insertMissing: () => void; undo: () => void; redo: () => void; value: () => string }
 
 interface Props { value: string; source: string; codes: Code[]; label: string; empty: string; dir: 'ltr' | 'rtl'; lang: string; onChange: (value: string) => void; ref: Ref<TargetHandle> }
 
@@ -82,6 +82,13 @@ export function TargetEditor({ value, source, codes, label, empty, dir, lang, on
       editor.dispatch(change.setSelection(TextSelection.atEnd(change.doc)))
       editor.focus()
     },
+    insert: (text) => {
+      const editor = view.current
+      if (!editor || !text) return
+      editor.dispatch(closeHistory(editor.state.tr).insertText(text))
+      editor.focus()
+    },
+    selected: () => { const state = view.current?.state; return state ? state.doc.textBetween(state.selection.from, state.selection.to, '') : '' },
     insertMissing: () => { if (view.current) insertMissing(view.current, source, codes) },
   }), [codes, source, value])
 

@@ -51,7 +51,13 @@ function Text({ project, listing }: { project: Project; listing: Listing }) {
   useEffect(() => {
     const made = new Store(project.id, listing.segments.map((segment) => ({ ...segment })),
       (segment, text) => void message.error(segment ? t('translate.refused', { number: made.byId.get(segment)?.position ?? '', message: text }) : text, 8),
-      (count) => { setSaid(t('translate.filled', { count })) })
+      (segment, filled, others) => {
+        const say = (text: string, action: string, done: () => void) => void message.open({ key: 'repeats', type: 'info', icon: <span />, duration: 12, content: <>{text} <button type="button" className="link" onClick={() => { message.destroy('repeats'); done() }}>{action}</button></> })
+        const send = (work: Promise<{ segments: Segment[] }>, after?: (count: number) => void) => void work.then((answer) => { made.take(answer.segments); after?.(answer.segments.length) }).catch((error: Error) => message.error(error.message))
+        const back = () => send(api.delete(`/segments/${segment}/repeats`))
+        if (others) say(t('translate.others', { count: others }), t('translate.follow'), () => send(api.post(`/segments/${segment}/repeats`), (count) => say(t('translate.followed', { count }), t('translate.undo'), back)))
+        else say(t('translate.filledUndo', { count: filled }), t('translate.undo'), back)
+      })
     setStore(made)
     return () => made.outbox.dispose()
   }, [listing, message, project.id, t])
@@ -70,6 +76,10 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
   const [filter, setFilter] = useState('everything')
   const [file, setFile] = useState('all')
   const [cutting, setCutting] = useState(false)
+  const [wanted, setWanted] = useState<{ text: string; side: 'source' | 'target'; turn: number }>({ text: '', side: 'source', turn: 0 })
+  const { user } = useSettings()
+  const floor = Number(user.preferences.floor ?? 50)
+  const prefer = (preferences: Record<string, unknown>) => void api.patch('/settings', { preferences }).then(() => Promise.all([cache.invalidateQueries({ queryKey: ['me'] }), cache.invalidateQueries({ queryKey: ['proposals'] })])).catch((error: Error) => message.error(error.message))
   const { message } = App.useApp()
   const [folded, setFolded] = useState(() => localStorage.getItem('glossema.folded') === '1')
   const card = useRef<CardHandle>(null)
@@ -174,6 +184,12 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     })
   }, [message, never, open, recut, t])
 
+  const lookUp = useCallback(() => { const chosen = card.current?.selected() ?? { text: '', side: 'source' as const }; setFolded(false); setWanted((now) => ({ ...chosen, turn: now.turn + 1 })) }, [])
+  const insert = useCallback((text: string) => card.current?.insert(text), [])
+  const apart = useCallback(() => {
+    const segment = open === null ? undefined : store.byId.get(open)
+    if (segment) void store.outbox.emptied().then(() => api.patch<{ segment: Segment }>(`/segments/${segment.id}`, { exempt: !segment.exempt })).then((answer) => { store.take([answer.segment]); say(t(answer.segment.exempt ? 'translate.apartOn' : 'translate.apartOff')) }).catch((error: Error) => message.error(error.message))
+  }, [message, open, say, store, t])
   const finish = useCallback(() => { if (card.current?.finish()) nextUnfinished() }, [nextUnfinished])
   const close = useCallback(() => { setOpen(null); scroll.current?.focus() }, [])
 
@@ -181,9 +197,9 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     finish, close, nextUnfinished,
     nextSegment: () => openSegmentAt(openAt + 1), previousSegment: () => openSegmentAt(openAt - 1),
     nextProposal: () => card.current?.choose(1), previousProposal: () => card.current?.choose(-1), takeProposal: () => card.current?.take(),
-    missingCode: () => card.current?.missingCode(), copySource: () => card.current?.copySource(), comeBack: () => { if (open !== null) store.mark(open) }, split: () => setCutting((now) => !now && open !== null), join,
+    missingCode: () => card.current?.missingCode(), copySource: () => card.current?.copySource(), comeBack: () => { if (open !== null) store.mark(open) }, split: () => setCutting((now) => !now && open !== null), join, lookUp, apart,
     companion: () => setFolded((now) => !now), undo: () => card.current?.undo(), redo: () => card.current?.redo(),
-  }), [finish, close, nextUnfinished, openSegmentAt, openAt, open, store, join])
+  }), [finish, close, nextUnfinished, openSegmentAt, openAt, open, store, join, lookUp, apart])
   useEffect(() => commands.offer(actions), [actions])
 
   useEffect(() => {
@@ -220,6 +236,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
             {listing.documents.length > 1 && <>{t('translate.in')} <MenuInPlace title={t('translate.file')} label={file === 'all' ? t('translate.allFiles', { count: listing.documents.length }) : listing.documents.find((one) => one.id === Number(file))?.name ?? ''} value={file} options={[{ value: 'all', label: t('translate.allFiles', { count: listing.documents.length }) }, ...listing.documents.map((one) => ({ value: String(one.id), label: one.name }))]} onChange={(value) => { setFile(value); setOpen(null) }} /></>}
             <span className="tab">· {t('translate.count', { count: order.length })} · {number(done.total - done.words)} {t('translate.wordsLeft')}</span>
             <span className="push" />
+            <MenuInPlace title={t('translate.repeats')} label={t(`translate.repeatWays.${user.preferences.confirm_repeats ? 'confirm' : 'draft'}`)} value={user.preferences.confirm_repeats ? 'confirm' : 'draft'} options={['draft', 'confirm'].map((value) => ({ value, label: t(`translate.repeatWays.${value}`) }))} onChange={(value) => prefer({ confirm_repeats: value === 'confirm' })} />
+            <MenuInPlace title={t('translate.floor')} label={t('translate.floorAt', { score: floor })} value={String(floor)} options={[30, 40, 50, 60, 70, 75, 80, 85].map((score) => ({ value: String(score), label: t('translate.floorAt', { score }) }))} onChange={(value) => prefer({ floor: Number(value) })} />
             <button type="button" onClick={nextUnfinished}>{t('translate.nextUnfinished')} <Key keys={KEYS.nextUnfinished} /></button>
           </div>
           {order.length ? (
@@ -239,7 +257,7 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
           {status.offline && status.waiting > 0 ? <div className="waiting-line" role="status">{t('translate.waiting')} ({status.waiting})</div> : said && <div className="said" role="status">{said}</div>}
           {folded && <button type="button" className="unfold" aria-label={t('companion.unfold')} onClick={() => setFolded(false)}>←</button>}
         </section>
-        {!folded && current !== undefined && <Companion store={store} revision={revision} open={openSegment} document={current} onFold={fold}
+        {!folded && current !== undefined && <Companion project={project} wanted={wanted} onInsert={insert} store={store} revision={revision} open={openSegment} document={current} onFold={fold}
           onOpen={openFromPage} onRestore={restore} />}
       </div>
     </Frame>

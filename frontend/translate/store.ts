@@ -11,12 +11,12 @@ export class Store {
   private listeners = new Set<() => void>()
   private revision = 0
 
-  constructor(readonly project: number, readonly segments: Segment[], private readonly said: (id: number | null, text: string) => void, filled: (count: number) => void) {
+  constructor(readonly project: number, readonly segments: Segment[], private readonly said: (id: number | null, text: string) => void, repeated: (id: number, filled: number, others: number) => void) {
     segments.forEach((segment) => this.byId.set(segment.id, segment))
     this.outbox = new Outbox(`glossema.outbox.${project}`, (id, answer, newer) => {
       if (!newer) this.put(id, answer.segment)
       answer.repeats.forEach((repeat) => { if (!this.outbox.pending(repeat.id)) this.put(repeat.id, repeat) })
-      if (answer.repeats.length) filled(answer.repeats.length)
+      if (answer.repeats.length || answer.others) repeated(id, answer.repeats.length, answer.others)
       this.changed()
     }, (id, message) => this.said(id, message))
     // What this browser still holds is newer than what the server gave.
@@ -49,6 +49,12 @@ export class Store {
     const marked = !segment.marked
     this.put(id, { marked })
     this.outbox.put(id, { target: segment.target, origin: segment.origin, marked })
+    this.changed()
+  }
+
+  // What the server says of segments that changed there.
+  take(segments: Segment[]) {
+    segments.forEach((segment) => { if (!this.outbox.pending(segment.id)) this.put(segment.id, segment) })
     this.changed()
   }
 

@@ -15,7 +15,8 @@ module Api
       memory
       file = uploads(:file).first
       columns = params[:columns].present? ? { "columns" => JSON.parse(params[:columns]).slice("source_column", "target_column") } : {}
-      change = memory.acts.new(user: current_user, kind: "import", state: "waiting", total: file.size, options: { "file" => file.original_filename, "different" => params[:different] == "newer" ? "newer" : "both", **columns })
+      change = memory.acts.new(user: current_user, kind: "import", state: "waiting", total: file.size,
+                               options: { "file" => file.original_filename, "different" => params[:different] == "newer" ? "newer" : "both", **columns })
       change.file.attach(io: file, filename: file.original_filename, identify: false)
       change.save!
       ImportUnitsJob.perform_later(change)

@@ -7,13 +7,15 @@ module Api
     def index
       found = UnitSearch.new(memory, params)
       units = found.units.order(found.order).offset(PAGE * params[:page].to_i).limit(PAGE + 1).to_a
-      render json: { units: MemoryUnitResource.new(units.first(PAGE)).to_h, more: units.size > PAGE, count: found.count, facets: params[:page].to_i.zero? ? found.facets : nil, tidy: params[:counts] ? Tidy.new(memory).counts : nil }
+      render json: { units: rows(units.first(PAGE)), more: units.size > PAGE, count: found.count, facets: params[:page].to_i.zero? ? found.facets : nil, tidy: params[:counts] ? Tidy.new(memory).counts : nil }
     end
 
     def show
       unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
       versions = unit.versions.includes(act: :user).where.not(before: nil).order(id: :desc).limit(50)
-      render json: { unit: MemoryUnitResource.new(unit).to_h, versions: versions.map { |version| { id: version.id, source: version.before["source"], target: version.before["target"], author: version.before["changed_by"], at: version.before["updated_at"] } } }
+      render json: { unit: MemoryUnitResource.new(unit).to_h, versions: versions.map { |version|
+        { id: version.id, source: version.before["source"], target: version.before["target"], author: version.before["changed_by"], at: version.before["updated_at"] }
+      } }
     end
 
     def update
@@ -23,6 +25,16 @@ module Api
     end
 
     private
+
+    # With what the translation has other than that of the unit above, where both have one source.
+    def rows(units)
+      MemoryUnitResource.new(units).to_h.each_with_index.map do |row, index|
+        above = index.positive? && units[index - 1].source_hash == units[index].source_hash ? units[index - 1] : nil
+        row.merge("twin" => above ? Glossema::Matching::Score.compare(units[index].target_content, above.target_content).differences.filter_map { |one|
+          one.source && { from: one.source_span[0], to: one.source_span[1] }
+        } : [])
+      end
+    end
 
     def memory = @memory ||= current_user.memories.find(params[:memory_id])
   end

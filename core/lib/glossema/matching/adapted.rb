@@ -7,19 +7,19 @@ module Glossema
       # One change made: from…to is the place of the new text in the target's text, was the old text.
       Change = Struct.new(:from, :to, :was, keyword_init: true)
 
-      # The units of two texts, alike but for what can be adapted?
-      def self.alike?(one, other) = shape(one) == shape(other)
-
-      # Array of strings that stand for the units; what can be adapted is alike, codes count nothing.
-      def self.shape(units)
-        units.filter_map do |unit|
-          next if unit.kind == :code
-
-          if unit.kind == :number then "0"
-          else unit.kind == :word && unit.text.match?(ADDRESS) ? "@" : unit.text
-          end
-        end
+      # The units of two texts, alike but for what can be adapted? Codes count nothing.
+      def self.alike?(one, other)
+        one, other = [one, other].map { |units| units.any? { |unit| unit.kind == :code } ? units.reject { |unit| unit.kind == :code } : units }
+        one.size == other.size && one.each_with_index.all? { |unit, index| same_place?(unit, other[index]) }
       end
+
+      def self.same_place?(unit, other)
+        return true if unit.text == other.text
+        return false unless unit.kind == other.kind
+
+        unit.kind == :number || (unit.kind == :word && [unit, other].all? { |one| one.text.match?(/[.@]/) && one.text.match?(ADDRESS) })
+      end
+      private_class_method :same_place?
 
       # query, stored: units of today's source and of the memory's, alike; target: Content of the stored translation;
       # languages: [source tag, target tag]. Returns [Content, [Change, …]], or nil when the old text is not in the translation as

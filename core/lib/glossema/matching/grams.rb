@@ -135,7 +135,7 @@ module Glossema
       private_class_method :cut
 
       # How alike two lists of singles are, 0 to 1: the share of words in common. Only a guess, to look at the likeliest first.
-      # `one` holds each word once.
+      # Both hold each word once.
       def likeness(one, other)
         longer = one.size > other.size ? one.size : other.size
         longer.zero? ? 1.0 : (one & other).size / longer.to_f

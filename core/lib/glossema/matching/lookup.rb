@@ -19,7 +19,7 @@ module Glossema
     Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, :key, keyword_init: true)
 
     class Lookup
-      # How many candidates a memory is asked for.
+      # How many candidates a memory is asked for at most.
       POOL = 20
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
@@ -31,7 +31,7 @@ module Glossema
       def matches(query, threshold: 50, limit: 8)
         units = Score.units(query.content)
         found = @memories.flat_map do |memory|
-          memory.candidates(units, content: query.content, floor: threshold, limit: POOL, best_only: limit == 1).filter_map { |candidate| match(query, units, candidate, memory, threshold) }
+          memory.candidates(units, content: query.content, floor: threshold, limit: [(2 * limit) + 4, POOL].min, best_only: limit == 1).filter_map { |candidate| match(query, units, candidate, memory, threshold) }
         end
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
         found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)

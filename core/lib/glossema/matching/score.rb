@@ -68,12 +68,19 @@ module Glossema
       REMEMBERED = 20_000
 
       # 0.9 for the same word in another case; else the share of equal letters where it is at least 0.6.
-      def similarity(one, other)
+      def similarity(one, other) = (remembered[one] ||= {})[other] ||= measure(one, other)
+
+      def remembered
         memo = Thread.current[:glossema_similarity] ||= {}
         memo.clear if memo.size > REMEMBERED
-        row = memo[one] ||= {}
-        row.clear if row.size > REMEMBERED
-        row[other] ||= measure(one, other)
+        memo
+      end
+      private_class_method :remembered
+
+      # The share of letters two texts have alike, 0 to 1.
+      def spelling(one, other)
+        longer = [one.length, other.length].max
+        longer.zero? ? 1.0 : 1 - (DamerauLevenshtein.distance(one, other, 0).to_f / longer)
       end
 
       def measure(one, other)
@@ -82,7 +89,7 @@ module Glossema
         longer = [one.length, other.length].max
         return 0.0 if (one.length - other.length).abs > longer * 0.4
 
-        share = 1 - (DamerauLevenshtein.distance(one, other, 0).to_f / longer)
+        share = spelling(one, other)
         share >= 0.6 ? share : 0.0
       end
       private_class_method :measure
@@ -105,24 +112,38 @@ module Glossema
       end
       private_class_method :merge
 
-      # The rows of the edit distance; nil as soon as no way through stays within the limit.
+      # The rows of the edit distance; nil as soon as no way through stays within the limit. Cells that cannot be on such a way,
+      # one text being too far ahead of the other there, are not worked out.
       def distances(left, right, limit)
-        first = [0.0]
-        right.each { |unit| first << (first.last + unit.weight) }
-        table = [first]
+        texts, kinds, weights = right.map(&:text), right.map(&:kind), right.map(&:weight)
+        sums = [0.0]
+        weights.each { |weight| sums << (sums.last + weight) }
+        table, memo, at, size = [sums], remembered, 0.0, right.size
         left.each do |one|
-          above, weight, j = table.last, one.weight, 0
-          least = last = above[0] + weight
-          row = [last]
-          right.each do |other|
-            best = above[j] + replacement(one, other)
+          text, kind, weight, above = one.text, one.kind, one.weight, table.last
+          known = kind == :word ? (memo[text] ||= {}) : nil
+          at += weight
+          last = least = above[0] + weight
+          row, j = [last], 0
+          while j < size
+            ahead = at - sums[j + 1]
+            if ahead > limit || -ahead > limit
+              last = Float::INFINITY
+            else
+              best = above[j]
+              unless kind == kinds[j] && text == texts[j]
+                best += if known && kinds[j] == :word then 1.0 - (known[texts[j]] ||= measure(text, texts[j]))
+                        else weight > weights[j] ? weight : weights[j]
+                        end
+              end
+              deleted = above[j + 1] + weight
+              best = deleted if deleted < best
+              inserted = last + weights[j]
+              last = inserted < best ? inserted : best
+              least = last if last < least
+            end
+            row << last
             j += 1
-            deleted = above[j] + weight
-            best = deleted if deleted < best
-            inserted = last + other.weight
-            best = inserted if inserted < best
-            least = best if best < least
-            row << (last = best)
           end
           return nil if least > limit
 
