@@ -69,6 +69,8 @@ class MemoryCommands < Glossema::Cli
     raise Glossema::Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
 
     @file_name = File.basename(path)
+    # A file that is written all over is not worth mapping into memory.
+    MemoryIndex.connection.execute("PRAGMA mmap_size = 0")
     columns = @options[:format].empty? ? {} : { "columns" => @options[:format] }
     change = memory.acts.create!(kind: "import", state: "waiting", summary: @file_name, options: { "different" => @options[:different] || "both", "file" => @file_name, **columns })
     facts = File.open(path, "rb") { |io| UnitImport.new(change).run(io, @file_name) }

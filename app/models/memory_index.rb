@@ -10,7 +10,7 @@ class MemoryIndex
   LOW = 18
   CLASS_BITS = 5
   # How many units a part takes in at most while an import runs, and how many fresh rows or parts are made into one part.
-  PART = 65_536
+  PART = 32_768
   FRESH = 200_000
   PARTS = 4
   # Of blocks larger than this many bytes only those are read that the plan needs.
@@ -65,21 +65,20 @@ class MemoryIndex
   end
 
   # {unit id => weight of the grams in common, rare ones weighing more} for a text of these words; the likeliest matches at the score
-  # are among them.
-  def find(words, score, budget)
-    classes = Grams.classes(words.size, score)
-    grams = grams_of(words)
-    lists = grams.to_h { |gram| [gram, []] }
-    large = {}
-    read_parts(grams, classes, lists, large)
-    read_fresh(grams, classes, lists)
-    sizes = lists.to_h { |gram, list| [gram, list.sum { |ids| ids.bytesize / 4 } + large.fetch(gram, []).sum { |_, size| size }] }
-    plan = Grams.plan(words, score, sizes, budget)
-    plan.each { |gram| large.fetch(gram, []).each { |id, _| lists[gram] << slice(blob(id), gram, classes) } }
-    hits = Hash.new(0)
-    plan.each do |gram|
-      weight = [WEIGHT - Math.log2(sizes[gram] + 1).floor, 1].max
-      lists[gram].each { |ids| ids.unpack("L*").each { |id| hits[id] += weight } }
+  # are among them. weight: of the text as the score sees it; budget: how many postings to read, if fewer are not enough.
+  def find(words, weight, score, budget)
+    grams, hits = grams_of(words), Hash.new(0)
+    pages = read_parts(grams)
+    Grams.classes(words.size, weight, score).each do |first, last, pieces|
+      next if first > last
+
+      lists = slices(pages, first, last)
+      read_fresh(grams, first, last).each { |gram, ids| (lists[gram] ||= []) << ids }
+      sizes = lists.transform_values { |list| list.sum { |ids| ids.is_a?(String) ? ids.bytesize / 4 : ids.last } }
+      Grams.plan(words, pieces, sizes, budget / 2).each do |gram|
+        worth = [WEIGHT - Math.log2(sizes[gram] + 1).floor, 1].max
+        lists[gram].each { |ids| (ids.is_a?(String) ? ids : slice(blob(ids.first), gram, first, last)).unpack("L*").each { |id| hits[id] += worth } }
+      end
     end
     hits
   end
@@ -190,29 +189,31 @@ class MemoryIndex
     Grams.all(words, singles)
   end
 
-  def read_parts(grams, classes, lists, large)
+  # {gram => [blob, or [id, pairs] of a large one, …]} of the blocks in which the grams stand.
+  def read_parts(grams)
     by_id = parts.each_with_object({}) { |part, ids| grams.each { |gram| (ids[(part * BLOCKS) + (gram >> LOW)] ||= []) << gram } }
+    pages = Hash.new { |hash, gram| hash[gram] = [] }
     by_id.keys.each_slice(500) do |ids|
-      MemoryIndex.select("SELECT id, length(pairs), CASE WHEN length(pairs) <= #{LARGE} THEN pairs END FROM memory_postings WHERE id IN (#{ids.join(',')})").each do |id, length, pairs|
-        by_id[id].each do |gram|
-          next (large[gram] ||= []) << [id, length / 8] unless pairs
-
-          found = slice(pairs, gram, classes)
-          lists[gram] << found unless found.empty?
-        end
-      end
+      rows = MemoryIndex.select("SELECT id, length(pairs), CASE WHEN length(pairs) <= #{LARGE} THEN pairs END FROM memory_postings WHERE id IN (#{ids.join(',')})")
+      rows.each { |id, length, pairs| by_id[id].each { |gram| pages[gram] << (pairs || [id, length / 8]) } }
     end
+    pages
   end
 
-  def read_fresh(grams, (first, last), lists)
+  # What the blocks hold of each gram in some classes: packed ids, or of large blocks what stands for them.
+  def slices(pages, first, last)
+    pages.to_h { |gram, list| [gram, list.map { |page| page.is_a?(Array) ? page : slice(page, gram, first, last) }.reject(&:empty?)] }
+  end
+
+  def read_fresh(grams, first, last)
     rows = MemoryIndex.select("SELECT gram, unit_id FROM memory_fresh WHERE memory_id = ? AND gram IN (#{grams.join(',')}) AND class BETWEEN ? AND ?", [@memory_id, first, last])
-    rows.group_by(&:first).each { |gram, found| lists[gram] << found.map(&:last).pack("L*") }
+    rows.group_by(&:first).transform_values { |found| found.map(&:last).pack("L*") }
   end
 
   def blob(id) = first("SELECT pairs FROM memory_postings WHERE id = ?", [id])
 
   # The unit ids of a gram and classes in a block, packed.
-  def slice(pairs, gram, (first, last))
+  def slice(pairs, gram, first, last)
     count = pairs.bytesize / 8
     head = (gram & 0x3FFFF) << CLASS_BITS
     low = (0...count).bsearch { |index| pairs.unpack1("L", offset: index * 4) >= head + first } or return ""

@@ -1,8 +1,10 @@
 # The core's memory port on SQLite: the store finds candidates, the core scores them.
 class MemoryStore
-  # How many postings a lookup may read, and how many units it compares by their words.
+  # How many postings a lookup may read, and how many units it compares by their words, or short ones by
+  # their letters.
   BUDGET = 5_000
   COMPARED = 150
+  SPELT = 500
   EXACT = 20
   # How much of a score words may give that are alike without having one key.
   SOFT = 0.3
@@ -22,12 +24,12 @@ class MemoryStore
   def language_pair = [@memory.source_lang, @memory.target_lang]
 
   # The exact units, and those that share most words with the text looked up. With `best_only` exact ones are enough.
-  def candidates(_units, content:, floor:, limit:, best_only: false)
+  def candidates(units, content:, floor:, limit:, best_only: false)
     exact = rows("memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}", [id, MemoryUnit.hash_of(content)])
     return exact.map { |row| candidate(row) } if best_only && exact.any?
 
     words = Grams.words(content.text)
-    ids = words.empty? ? [] : likeliest(content.text, words, floor, limit) - exact.map(&:first)
+    ids = words.empty? ? [] : likeliest(content.text, words, Glossema::Matching::Score.weight(units), floor, limit) - exact.map(&:first)
     (exact + (ids.empty? ? [] : rows("id IN (#{ids.join(',')})"))).map { |row| candidate(row) }
   end
 
@@ -36,20 +38,29 @@ class MemoryStore
   def rows(condition, values = []) = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE #{condition}", values)
 
   # The ids of the units most like a text of these words.
-  def likeliest(text, words, floor, limit)
-    hits = @index.find(words, [floor, 1].max, BUDGET)
-    ids = hits.size > COMPARED ? hits.max_by(COMPARED, &:last).map(&:first) : hits.keys
+  def likeliest(text, words, weight, floor, limit)
+    short = words.size <= Grams::SHORT
+    hits = @index.find(words, weight, [floor, 1].max, BUDGET)
+    ids = most(hits, short ? SPELT : COMPARED)
     return [] if ids.empty?
-
-    return spelt_alike(text, ids, limit) if words.size <= Grams::SHORT
+    return spelt_alike(text, ids, limit) if short
 
     own, top = Grams.singles(words).uniq, hits.each_value.max.to_f
-    least = words.size > Grams::SHORT + 1 ? (floor / 100.0) - SOFT : 0.0
+    least = words.size > 3 ? (floor / 100.0) - SOFT : 0.0
     found = MemoryIndex.select("SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id]).filter_map do |unit, packed|
       likeness = Grams.likeness(own, packed.unpack("L*").uniq)
       [likeness + (hits[unit] / top), unit] if likeness >= least
     end
     found.max(limit).map(&:last)
+  end
+
+  # The ids that weigh most. Sorting all of many would take longer than the rest.
+  def most(hits, count)
+    return hits.keys if hits.size <= count
+
+    least = hits.values.max(count).last
+    ids = hits.filter_map { |id, weight| id if weight > least }
+    ids + hits.lazy.filter_map { |id, weight| id if weight == least }.first(count - ids.size)
   end
 
   # Of short texts it is the letters that tell.

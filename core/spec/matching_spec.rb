@@ -26,6 +26,8 @@ RSpec.describe Glossema::Matching do
       expect(there.score).to eq(back.score), "#{one} / #{other}"
       expect(there.score).to be_between(0, 100)
       expect(score(one, one).score).to eq(100)
+      # A floor hides what is below it and changes nothing above.
+      [50, 70, 90].each { |floor| expect(described_class::Score.compare(*[one, other].map { |written| Glossema::Content.from_written(written) }, floor: floor)).to eq(there.score >= floor ? there : nil) }
       expect(there.score).to be < 100 unless described_class::Score.fold(Glossema::Content.from_written(one)) == described_class::Score.fold(Glossema::Content.from_written(other))
     end
   end
@@ -77,6 +79,61 @@ RSpec.describe Glossema::Matching do
     it "takes points off with their reasons" do
       other = memory.new("b", 5, %w[en-US it-IT], [unit("Check the brakes.", "Uno", origin: "machine")])
       expect(found(other)).to eq([["Uno", "exact", 89, [["memory", 5], ["region", 1], ["machine", 5]]]])
+    end
+
+    # [today's source, the memory's source, its target, what is offered, what was replaced there, kind]
+    [["Load at most 80 kg.", "Load at most 60 kg.", "Caricare al massimo 60 kg.", "Caricare al massimo 80 kg.", ["60"], "adapted"],
+     ["It costs 1,250.50 euro.", "It costs 980.25 euro.", "Costa 980,25 euro.", "Costa 1.250,50 euro.", ["980,25"], "adapted"],
+     ["Open 12/05/2026 at 9:30.", "Open 11/04/2025 at 8:15.", "Aperto 11.04.2025 alle 8.15.", "Aperto 12.05.2026 alle 9.30.", ["11.04.2025", "8.15"], "adapted"],
+     ["See https://a.example/new now.", "See https://a.example/old now.", "Vedere https://a.example/old ora.", "Vedere https://a.example/new ora.", ["https://a.example/old"], "adapted"],
+     ["Turn 3 of 3 bolts.", "Turn 2 of 3 bolts.", "Serrare 2 di 3 bulloni.", "Serrare 3 di 3 bulloni.", ["2"], "adapted"],
+     ["Use 4 straps.", "Use 2 straps.", "Usare due cinghie.", "Usare due cinghie.", [], "fuzzy"],
+     ["Turn 5 of 5 bolts.", "Turn 2 of 2 bolts.", "Serrare 2 bulloni.", "Serrare 2 bulloni.", [], "fuzzy"],
+     ["Press {1}80{/1} now.", "Press {1}60{/1} now.", "Premere {1}60{/1} ora.", "Premere {1}80{/1} ora.", ["60"], "adapted"],
+     ["Press now.", "Press {1}now{/1}.", "Premere {1}ora{/1}.", "Premere ora.", [], "adapted"]].each do |today, stored, target, offered, replaced, kind|
+      it "of #{stored.inspect} for #{today.inspect} makes #{offered.inspect}" do
+        query.content = Glossema::Content.from_written(today)
+        match = described_class.new([memory.new("a", 0, %w[en-GB it-IT], [unit(stored, target)])]).matches(query, threshold: 60).first
+        expect([match&.target&.written, match&.changes&.map(&:was), match&.kind]).to eq([offered, replaced, kind])
+        expect(match.score).to eq(99) if kind == "adapted"
+        match&.changes&.each { |change| expect(today).to include(match.target.text[change.from...change.to].tr(".", ",").split(",").first) }
+      end
+    end
+
+    it "knows a text by its key in the file, and takes nothing off an adapted match for its codes" do
+      query.key = "menu.brakes"
+      expect(found(memory.new("a", 0, %w[en-GB it-IT], [unit("Check the brakes.", "Uno", key: "menu.brakes")]))).to eq([["Uno", "context", 100, []]])
+      expect(found(memory.new("a", 0, %w[en-GB it-IT], [unit("Check {1}the brakes{/1}.", "Uno {1}due{/1}")]))).to eq([["Uno due", "adapted", 99, []]])
+    end
+  end
+
+  describe Glossema::Matching::Grams do
+    it "cuts a text so that every match at the score shares a piece with it" do
+      random = Random.new(4)
+      words = ("a".."z").map { |letter| letter * 4 }
+      200.times do
+        text = Array.new(random.rand(4..24)) { words.sample(random: random) }
+        score = [70, 75, 85].sample(random: random)
+        other = text.dup
+        (text.size * (100 - score) / 100).times { at = random.rand(other.size); random.rand(3).zero? ? other.delete_at(at) : (other[at] = "other") }
+        sizes = described_class.all(text).to_h { |gram| [gram, random.rand(1..1000)] }
+        first, last, pieces = described_class.classes(text.size, text.size, score).find { |from, to, _| described_class.class_of(other.size).between?(from, to) }
+        expect([first, last]).to all(be_an(Integer))
+        expect(described_class.plan(text, pieces, sizes, 20_000) & described_class.all(other)).not_to be_empty, "#{text} / #{other}"
+      end
+    end
+
+    it "has inflected, accented and misspelt short words meet" do
+      [%w[strap straps], %w[configure configuring], %w[Über uber], %w[file files], %w[data date], %w[enable disable], %w[80 60]].each do |one, other|
+        expect(described_class.all(described_class.words(one)) & described_class.all(described_class.words(other))).not_to be_empty, "#{one} / #{other}"
+      end
+      expect(described_class.words("チェーン is 鎖")).to eq(%w[チ ェ ー ン is 鎖])
+    end
+  end
+
+  it "writes numbers as each language does" do
+    [["1,250.5", "en", "it", "1.250,5"], ["1.250,5", "it", "en", "1,250.5"], ["1,250", "en-GB", "fr-FR", "1\u202f250"], ["1,250.5", "en", "de-CH", "1’250.5"], ["12/05/2026", "en", "it", "12/05/2026"], ["3.5", "en", "sv", "3,5"], ["750", "en", "it", "750"]].each do |text, from, to, expected|
+      expect(Glossema::Forms::Numbers.convert(text, from, to)).to eq(expected)
     end
   end
 end

@@ -27,6 +27,39 @@ RSpec.describe Glossema::Exchange::Tmx do
     expect(@counts).to eq(read: 1, skipped: 1, faults: [])
   end
 
+  it "keeps every attribute, property, note and code it has no use for" do
+    xml = '<tmx version="1.4"><header srclang="en"/><body><tu tuid="7" creationid="AV" creationdate="20250102T030405Z" changeid="MF" changedate="20260102T030405Z" usagecount="4"><note>Short &amp; sweet</note><prop type="x-client">Tarnholt</prop><prop type="x-own">1</prop>' \
+          '<tuv xml:lang="en" o-encoding="x"><prop type="place">menu</prop><seg>Press <bpt i="1" x="1" type="bold">&lt;b&gt;</bpt>start<ept i="1">&lt;/b&gt;</ept><ph x="2" type="br">&lt;br/&gt;</ph></seg></tuv>' \
+          '<tuv xml:lang="de"><seg>egal</seg></tuv><tuv xml:lang="it"><seg><ph x="2" type="br">&lt;br/&gt;</ph>Premere <bpt i="1" x="1" type="bold">&lt;b&gt;</bpt>avvio<ept i="1">&lt;/b&gt;</ept></seg></tuv></tu></body></tmx>'
+    pair = read(xml).first
+    expect([pair.source, pair.target]).to eq(["Press {1}start{/1}{2/}", "{2/}Premere {1}avvio{/1}"])
+    expect(pair.attributes).to eq("client" => "Tarnholt", "author" => "AV", "changed_by" => "MF", "created_at" => "2025-01-02T03:04:05Z", "updated_at" => "2026-01-02T03:04:05Z", "used" => "4")
+    expect(pair.extra).to eq("tu" => { "tuid" => "7" }, "source" => { "o-encoding" => "x" }, "props" => [["tu", "x-own", "1"], %w[source place menu]], "notes" => ["Short & sweet"])
+    out = +""
+    described_class.write(out, [pair], source_lang: "en", target_lang: "it")
+    expect(read(out).first).to eq(pair)
+    expect(out).to include('<bpt i="1" x="1" type="bold">&lt;b&gt;</bpt>', '<ph x="2" type="br">&lt;br/&gt;</ph>')
+  end
+
+  # [seg, written form]
+  [["a &amp; b &#169; {1}", "a & b © \\{1}"], ["<hi type=\"b\">bold</hi> end", "{1}bold{/1} end"], ["<it pos=\"begin\" x=\"1\">b</it>half", "{1/}half"],
+   ["<bpt i=\"1\">b</bpt>open", "{1/}open"], ["<![CDATA[a < b]]>", "a < b"], ["one<ut>x</ut> two<ut>y</ut>", "one{1/} two{2/}"], ["<ph>a<sub>inner</sub></ph>text", "{1/}text"]].each do |seg, written|
+    it("reads #{seg} as #{written}") { expect(read("<tmx version=\"1.4\"><body><tu><tuv lang=\"en\"><seg>#{seg}</seg></tuv><tuv xml:lang=\"it\"><seg>x</seg></tuv></tu></body></tmx>").map(&:source)).to eq([written]) }
+  end
+
+  it "reads other encodings, and units larger than what it reads at a time" do
+    xml = "<?xml version=\"1.0\" encoding=\"UTF-16\"?><tmx version=\"1.4\"><body><tu><tuv xml:lang=\"en\"><seg>Ça #{'long ' * 400_000}</seg></tuv><tuv xml:lang=\"it\"><seg>è</seg></tuv></tu></body></tmx>"
+    expect(read("\uFEFF#{xml}".encode("UTF-16LE")).map { |pair| [pair.source[0, 4], pair.source.length, pair.target] }).to eq([["Ça l", 2_000_003, "è"]])
+    expect(described_class.languages("<tmx><header srclang=\"en-GB\"/><body><tu><tuv xml:lang=\"it-IT\"><seg/></tuv><tuv xml:lang=\"EN_gb\"/></tu></body></tmx>")).to eq(%w[EN-gb it-IT])
+  end
+
+  it "reads past damaged units and says on which line they are" do
+    good = ->(text) { "<tu><tuv xml:lang=\"en\"><seg>#{text}</seg></tuv><tuv xml:lang=\"it\"><seg>#{text}</seg></tuv></tu>\n" }
+    xml = "<tmx version=\"1.4\"><body>\n#{good['one']}<tu><tuv xml:lang=\"en\"><seg>a &nope; b</seg></tuv></tu>\n#{good['two']}<tu><tuv xml:lang=\"en\"><seg>no end</seg>\n#{good['three']}#{good["\xFF".b.force_encoding('UTF-8')]}</body></tmx>"
+    expect(read(xml).map(&:source)).to eq(%w[one two three])
+    expect(@counts[:faults].map(&:line)).to eq([3, 5, 7])
+  end
+
   it "refuses what is not TMX, with the line of the fault" do
     expect { read("<tmx><body>\n<tu><tuv></body></tmx>") }.to raise_error(Glossema::Refused, /m\.tmx is damaged at line 2/)
     expect { read("<html></html>") }.to raise_error(Glossema::Refused, /not a TMX/)

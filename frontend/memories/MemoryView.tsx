@@ -80,7 +80,7 @@ export function MemoryView() {
                 <MenuInPlace title={t('memories.side')} label={t(`memories.sides.${search.side}`)} value={search.side} options={['both', 'source', 'target'].map((side) => ({ value: side, label: t(`memories.sides.${side}`) }))} onChange={(side) => set({ side })} />
               </div>
               <div className="unit-bar small">
-                <label><input type="checkbox" checked={chosen.size > 0 && chosen.size === list.length} onChange={(event) => setChosen(new Set(event.target.checked ? list.map((unit) => unit.id) : []))} /> <span className="tab" role="status">{first ? t('memories.found', { count: first.count, units: number(first.count) }) : ''}</span></label>
+                <label><input type="checkbox" aria-label={t('memories.chooseAll')} checked={chosen.size > 0 && chosen.size === list.length} onChange={(event) => setChosen(new Set(event.target.checked ? list.map((unit) => unit.id) : []))} /> <span className="tab" role="status">{first ? t('memories.found', { count: first.count, units: number(first.count) }) : ''}</span></label>
                 {chosen.size > 0 && <Many count={all && first ? first.count : chosen.size} onSet={(values) => act({ kind: 'bulk', set: values, ...(all ? { search } : which()) })} onDelete={() => act({ kind: 'delete', ...(all ? { search } : which()) })} />}
                 {all && <span className="quiet">{t('memories.allFound')}</span>}
               </div>

@@ -120,7 +120,8 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
 function chosenText(inTarget: string): { text: string; side: 'source' | 'target' } {
   if (inTarget.trim()) return { text: inTarget.trim(), side: 'target' }
   const selection = window.getSelection()
-  const inSource = selection?.anchorNode?.parentElement?.closest('.card .source')
+  const anchor = selection?.anchorNode
+  const inSource = (anchor instanceof Element ? anchor : anchor?.parentElement)?.closest('.card .source')
   return { text: inSource ? selection?.toString().trim() ?? '' : '', side: 'source' }
 }
 

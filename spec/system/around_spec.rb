@@ -52,42 +52,6 @@ RSpec.describe "Around the work" do
     expect(page).to have_css(".today")
   end
 
-  it "brings TMX in and out, says what was wrong with it, and deletes a memory only when she means it" do
-    user = make_user
-    sign_in(user)
-    click_link "Memories"
-    click_button "New memory"
-    fill_in "Name", with: "Life’s work"
-    find("[aria-label^='From:']").click
-    type("english, united k")
-    press(:enter)
-    find("[aria-label^='Into:']").click
-    type("it-it")
-    press(:enter)
-    click_button "Make it"
-    expect(page).to have_css("h2", text: "Life’s work")
-    expect(faults).to eq([])
-
-    tmx = File.join(Dir.mktmpdir, "units.tmx")
-    File.write(tmx,
-               '<tmx version="1.4"><header/><body><tu><tuv xml:lang="en"><seg>Check.</seg></tuv><tuv xml:lang="it"><seg>Controllare.</seg></tuv></tu></body></tmx>')
-    find("input[aria-label='Bring TMX in: Life’s work']", visible: :all).set(tmx)
-    expect(page).to have_text("1 of 1 units were new and are in “Life’s work”.")
-    expect(page).to have_css(".lines", text: "1 unit")
-    File.write(tmx, "<tmx><body><tu>")
-    find("input[aria-label='Bring TMX in: Life’s work']", visible: :all).set(tmx)
-    expect(page).to have_text("units.tmx is damaged at line 1")
-
-    click_button "Delete: Life’s work"
-    click_button "Keep it"
-    expect(user.memories.count).to eq(1)
-    expect(page).to have_no_css(".ant-modal-wrap", visible: :visible)
-    click_button "Delete: Life’s work"
-    find(".ant-modal-confirm-btns button", text: "Delete").click
-    expect(page).to have_text("No memory yet.")
-    expect(user.memories.count).to eq(0)
-  end
-
   it "is as readable in the dark, and remembers it" do
     user = make_user
     memory = make_memory(user, { "Check the straps now." => "Ricontrollare le cinghie." })

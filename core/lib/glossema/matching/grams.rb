@@ -1,8 +1,9 @@
 # What a memory's index is made of: a text as keys of its words, single and in pairs, and which of them a lookup has to read.
 #
-# A match at score s differs from a text of n words in at most k = ⌊n × (1 − s) / s⌋ words. Cut into k + 1 pieces, one piece at
-# least stands in it untouched (pigeonhole), so only units that share a piece need be looked at. Pieces are words and
-# pairs of neighbours, chosen so that few units share them. Inflected words have the same key, being alike in front.
+# A match at score s differs from a text of weight w in at most k = ⌊w × (1 − s)⌋ words where it is no longer than the text, else in
+# ⌊w × (1 − s) / s⌋. Cut into k + 1 pieces, one piece at least stands in it untouched (pigeonhole), so only units that share a
+# piece need be looked at. Pieces are words and pairs of neighbours, chosen so that few units share them. Inflected words have
+# the same key, being alike in front.
 require "zlib"
 
 module Glossema
@@ -15,6 +16,10 @@ module Glossema
       SHORT = 2
       # Words of so many letters may differ in any one of them.
       LETTERS = 6
+      # How many times the budget the pieces may cost.
+      OVER = 3
+      # Grams of so few units are always read.
+      FEW = 200
       # How many words' keys are kept in mind.
       REMEMBERED = 100_000
       # A text's class is by its number of words; classes get wider as texts get longer.
@@ -50,8 +55,11 @@ module Glossema
       def all(words, singles = Grams.singles(words))
         grams = singles + pairs(singles)
         grams.concat(endings(words)) if words.size <= SHORT
-        grams.uniq
+        grams.concat(numbers(words)).uniq
       end
+
+      # Numbers by themselves: any number fits a piece, the same number tells more.
+      def numbers(words) = words.filter_map { |word| Zlib.crc32("##{word}") if word.match?(/\A\d/) }
 
       # The grams of neighbouring words.
       def pairs(singles)
@@ -79,33 +87,39 @@ module Glossema
       # The class of a text of so many words.
       def class_of(count) = CLASSES.bsearch_index { |border| border > count }&.pred || (CLASSES.size - 1)
 
-      # The classes that can hold matches for a text of so many words at a score, as [first, last]. The score counts words joined by
-      # hyphens or in addresses as one and marks besides, so there is some room on both sides.
-      def classes(count, score)
-        share = score / 100.0
-        [class_of([(count * share).floor - 1, 1].max), class_of((count / share).ceil + 1)]
+      # The classes that can hold matches for a text of so many words and weight at a score: [[first, last, pieces], …], those of texts
+      # no longer than this one and those of longer ones; pieces: into how many it is cut for them, so that one is whole. The
+      # score counts words joined by hyphens or in addresses as one and marks besides, so there is some room at both ends.
+      def classes(count, weight, score)
+        share, own = score / 100.0, class_of(count)
+        [[class_of([(count * share).floor - 1, 1].max), own, (weight * (1 - share)).floor + 1],
+         [own + 1, class_of((count / share).ceil + 1), (weight * (1 - share) / share).floor + 1]]
       end
 
-      # How many pieces a text of so many words is cut into, so that one is whole in any match of that score.
-      def pieces(count, score) = (count * (100 - score) / score.to_f).floor + 1
-
-      # Which grams to read. words: of the text looked up; score: the lowest wanted; sizes: {gram => how many units have it};
+      # Which grams to read. words: of the text looked up; pieces: how many are needed; sizes: {gram => how many units have it};
       # budget: how many units may be read. Returns an array of grams, none of them of size 0.
-      def plan(words, score, sizes, budget)
+      def plan(words, pieces, sizes, budget)
         singles = singles(words)
-        chosen = words.size <= 3 || words.size > 40 ? [] : cut(singles, sizes, pieces(words.size, score))
+        chosen = words.size <= 3 || words.size > 40 ? [] : cheapest(cut(singles, sizes, pieces), sizes, OVER * budget)
         chosen = singles + endings(words) if words.size <= SHORT
         chosen = singles if words.size == 3
         left = budget - chosen.uniq.sum { |gram| sizes.fetch(gram, 0) }
         # What the budget leaves goes to the rarest of the rest: more chances, and a better order of what is found.
-        (pairs(singles) + singles - chosen).uniq.sort_by { |gram| sizes.fetch(gram, 0) }.each do |gram|
+        (pairs(singles) + singles + numbers(words) - chosen).uniq.sort_by { |gram| sizes.fetch(gram, 0) }.each do |gram|
           left -= sizes.fetch(gram, 0)
-          break if left.negative?
+          break if left.negative? && sizes.fetch(gram, 0) > FEW
 
           chosen |= [gram]
         end
         chosen.uniq.select { |gram| sizes.fetch(gram, 0).positive? }
       end
+
+      # Where a text is all of common words, the commonest of its pieces are left out: what shares them shares others too.
+      def cheapest(grams, sizes, limit)
+        spent = 0
+        grams.sort_by { |gram| sizes.fetch(gram, 0) }.take_while.with_index { |gram, index| (spent += sizes.fetch(gram, 0)) <= limit || index < 2 }
+      end
+      private_class_method :cheapest
 
       # The cheapest way to take `count` pieces (words or pairs of neighbours) that do not overlap.
       def cut(singles, sizes, count)

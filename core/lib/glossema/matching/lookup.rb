@@ -1,7 +1,7 @@
 # Finds the matches of a segment in several memories, with penalties and in rank order.
 #
 # A memory is anything that answers
-#   candidates(units, content:, floor:, limit:, best_only:) → array of Candidate, in any order, best guesses of the store;
+#   candidates(units, content:, floor:, limit:, best_only:) → array of Candidate, best guesses of the store, best the likeliest first;
 #     best_only: when it has exact ones it need not look further
 #   language_pair → [source tag, target tag]; name, id, penalty
 module Glossema
@@ -21,6 +21,8 @@ module Glossema
     class Lookup
       # How many candidates a memory is asked for at most.
       POOL = 20
+      # What penalties of one memory can tell two matches apart by, and one more.
+      LEEWAY = 10
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
       def initialize(memories)
@@ -30,14 +32,23 @@ module Glossema
       # query: Query; threshold: lowest score given; limit: how many. Returns Matches, best first.
       def matches(query, threshold: 50, limit: 8)
         units = Score.units(query.content)
-        found = @memories.flat_map do |memory|
-          memory.candidates(units, content: query.content, floor: threshold, limit: [(2 * limit) + 4, POOL].min, best_only: limit == 1).filter_map { |candidate| match(query, units, candidate, memory, threshold) }
-        end
+        found = @memories.flat_map { |memory| found_in(memory, query, units, threshold, limit) }
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
         found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
       end
 
       private
+
+      # The likeliest come first; once there are enough, what is clearly worse than all of them is not worked out.
+      def found_in(memory, query, units, threshold, limit)
+        list, floor = [], threshold
+        memory.candidates(units, content: query.content, floor: threshold, limit: [(2 * limit) + 4, POOL].min, best_only: limit == 1).each do |candidate|
+          found = match(query, units, candidate, memory, floor) or next
+          list << found
+          floor = [threshold, list.map(&:raw).max(limit).last - LEEWAY].max if list.size >= limit
+        end
+        list
+      end
 
       def match(query, units, candidate, memory, threshold)
         stored = Score.units(candidate.source)

@@ -32,7 +32,7 @@ module Glossema
       end
 
       # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
-      # floor: when the score is sure to be lower, nil is given instead, sooner.
+      # floor: when the score is lower, nil is given instead, and sooner.
       #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), never below 0, at most 99 unless text and codes are the same
       def compare(a, b, floor: 0, units_of_a: nil, units_of_b: nil)
         left, right = units_of_a || unit_list(a), units_of_b || unit_list(b)
@@ -45,6 +45,8 @@ module Glossema
         distance = table[left.size][right.size]
         score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor
         score = score.clamp(0, score < 99 || !same?(a, b, left, right) ? 99 : 100)
+        return if score < floor
+
         Comparison.new(score: score, distance: distance.round(6), differences: trace(table, left, right))
       end
 

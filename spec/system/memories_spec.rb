@@ -1,0 +1,151 @@
+# Memories in a real browser: units brought in, searched, edited, tidied up and taken back; words looked up; repeats; adapted matches.
+RSpec.describe "Memories" do
+  let(:user) { make_user }
+  let(:pairs) { { "Check the straps." => "Controllare le cinghie.", "Ask your dealer." => "Rivolgersi al rivenditore.", "The deck carries up to 60 kg." => "Il pianale porta fino a 60 kg." } }
+
+  def rows = all(".unit").map { |row| row.find(".unit-text").text.split("\n") }
+
+  it "are made, take in TMX with what was wrong with it, are emptied again in one step, deleted and brought back" do
+    sign_in(user)
+    click_link "Memories"
+    click_button "New memory"
+    fill_in "Name", with: "Life’s work"
+    find("[aria-label^='From:']").click
+    type("english, united k")
+    press(:enter)
+    find("[aria-label^='Into:']").click
+    type("it-it")
+    press(:enter)
+    click_button "Make it"
+    expect(page).to have_css("h2", text: "Life’s work")
+    expect(faults).to eq([])
+
+    tmx = File.join(Dir.mktmpdir, "units.tmx")
+    unit = ->(source, target) { "<tu><tuv xml:lang=\"en\"><seg>#{source}</seg></tuv><tuv xml:lang=\"it\"><seg>#{target}</seg></tuv></tu>\n" }
+    File.write(tmx, "<tmx version=\"1.4\"><header/><body>\n#{unit['Check.', 'Controllare.']}#{unit['Bad &nope;', 'x']}#{unit['Stop.', 'Fermarsi.']}</body></tmx>")
+    find("input[aria-label='Bring units in: Life’s work']", visible: :all).set(tmx)
+    within("[role=dialog]") do
+      find("label", text: "the newer one takes the place").click
+      expect(faults).to eq([])
+      click_button "Bring in"
+    end
+    expect(page).to have_css(".memory-line", text: "2 units")
+    click_link "Life’s work"
+    expect(page).to have_css(".unit", count: 2)
+    click_button "What was done"
+    expect(page).to have_css(".acts", text: "units.tmx: 2 new, 0 updated, 0 known already")
+    find("summary", text: "1 fault in the file").click
+    expect(page).to have_css(".acts", text: "Line 3:")
+    expect(faults).to eq([])
+    click_button "Undo"
+    expect(page).to have_css(".acts", text: "taken back")
+    expect(MemoryUnit.count).to eq(0)
+
+    click_link "← Memories"
+    click_button "Delete: Life’s work"
+    expect(page).to have_text("No memory yet.")
+    click_button "Undo"
+    expect(page).to have_css("h2", text: "Life’s work")
+  end
+
+  it "are searched, narrowed down, edited in place and changed in bulk, with a way back" do
+    memory = make_memory(user, pairs)
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Ask your dealer.", target: "Chiedere al rivenditore.", attributes: { "client" => "Pell & Rook" })])
+    sign_in(user)
+    visit "/memories/#{memory.id}"
+    expect(page).to have_css(".unit", count: 4)
+    expect(faults).to eq([])
+    fill_in "Search for words in source and target", with: "cinghi"
+    expect(page).to have_css(".unit", count: 1)
+    click_button "Edit: Check the straps."
+    fill_in "in the target", with: "Verificare le cinghie."
+    press(:control, :enter)
+    expect(page).to have_css(".unit", text: "Verificare le cinghie.")
+    click_button "Undo"
+    expect(page).to have_css(".unit", text: "Controllare le cinghie.")
+    find_field("Search for words in source and target").set("", clear: :backspace)
+    find(".facets button", text: "one source, several targets").click
+    expect(page).to have_css(".unit", count: 2)
+    expect(page).to have_css(".unit.twin mark")
+    find(".facets button", text: "one source, several targets").click
+    expect(page).to have_css(".unit", count: 4)
+    find(".facets button", text: "Pell & Rook").click
+    expect(page).to have_css(".unit", count: 1)
+    check "Choose: Ask your dealer."
+    click_button "delete"
+    expect(page).to have_text("1 unit deleted.")
+    expect(page).to have_text("No unit fits.")
+    expect(memory.units.count).to eq(3)
+    click_button "Undo"
+    expect(page).to have_css(".unit", count: 1)
+    expect(memory.units.count).to eq(4)
+  end
+
+  it "give adapted matches that say what was replaced and why they score so" do
+    memory = make_memory(user, pairs)
+    project = make_project(user, docx(paragraph(run("The deck carries up to 80 kg."))), memories: [{ "memory_id" => memory.id, "penalty" => 5 }])
+    sign_in(user)
+    visit "/projects/#{project.id}/translate"
+    expect(card).to have_css(".proposals mark", text: "80")
+    expect(card).to have_css(".adapted", text: "adapted: 60 became 80")
+    click_button "Why 94"
+    expect(card).to have_css(".why", text: "99, less 5 memory")
+    expect(faults).to eq([])
+    press(:alt, :enter)
+    expect(editor.text).to eq("Il pianale porta fino a 80 kg.")
+  end
+
+  it "are looked through beside the text, from what is marked in it, and text is taken from a hit" do
+    memory = make_memory(user, pairs)
+    project = make_project(user, memories: [{ "memory_id" => memory.id }])
+    sign_in(user)
+    visit "/projects/#{project.id}/translate##{project.segments.find_by(source: 'Ask your dealer.').id}"
+    expect(card).to have_css(".proposals")
+    page.execute_script("getSelection().selectAllChildren(document.querySelector('.card .source'))")
+    press(:alt, "l")
+    expect(page).to have_css(".hits mark", text: "Ask your dealer")
+    expect(faults).to eq([])
+    fill_in "Words to look up", with: "straps checking"
+    expect(page).to have_text("Nothing holds these words.")
+    click_button "How the words are looked for: in this order"
+    click_button "also with other endings"
+    expect(page).to have_css(".hits", text: "Controllare le cinghie.")
+    click_button "Put in at the caret"
+    expect(editor.text).to eq("Controllare le cinghie.")
+  end
+
+  it "keeps repeats together: filled, undone, asked about, and let be" do
+    project = make_project(user)
+    first, second = project.segments.where(source: "Check the straps again.").to_a
+    sign_in(user)
+    visit "/projects/#{project.id}/translate##{first.id}"
+    expect(card).to have_css("[role=textbox]")
+    click_button "Repeats: repeats filled as drafts"
+    click_button "repeats confirmed too"
+    expect(page).to have_button("Repeats: repeats confirmed too")
+    write = lambda do |text|
+      visit "/memories"
+      visit "/projects/#{project.id}/translate##{first.id}"
+      expect(page).to have_css(".card .source", text: first.source)
+      editor.click
+      press(:control, "a")
+      type(text)
+      press(:control, :enter)
+    end
+    write.call("Ricontrollare.")
+    expect(page).to have_text("1 repeat filled.")
+    eventually { expect(on_disk(second)).to have_attributes(target: "Ricontrollare.", state: "translated") }
+    write.call("Verificare di nuovo.")
+    expect(page).to have_text("1 other place still reads as this one did.")
+    click_button "Change it too"
+    expect(page).to have_text("1 repeat changed.")
+    expect(on_disk(second).target).to eq("Verificare di nuovo.")
+    click_button "Undo"
+    eventually { expect(on_disk(second).target).to eq("Ricontrollare.") }
+    visit "/projects/#{project.id}/translate##{second.id}"
+    expect(card).to have_css("[role=textbox]")
+    press(:alt, "r")
+    expect(card).to have_css(".foot", text: "may read differently from its repeats")
+    eventually { expect(on_disk(second).exempt).to be(true) }
+  end
+end
