@@ -10,7 +10,6 @@ class MemoryCommands < Glossema::Cli
     ENV["RAILS_ENV"] ||= "production"
     ENV["GLOSSEMA_COMMAND"] = "1"
     ENV["BUNDLE_GEMFILE"] ||= File.expand_path("../Gemfile", __dir__)
-    require_relative "../config/environment"
     prepare
     new(arguments, input, output, errors).run
   rescue ActiveRecord::ActiveRecordError, SystemCallError => e
@@ -19,6 +18,7 @@ class MemoryCommands < Glossema::Cli
   end
 
   def self.prepare
+    require_relative "../config/environment"
     Rails.logger.level = :error
     ActiveRecord.dump_schema_after_migration = false
     context = ActiveRecord::Base.connection_pool.migration_context

@@ -1,8 +1,9 @@
 # Looks words up in the memories of a project and in the project itself, with what stands around them.
 class Concordance
-  LIMIT = 60
+  LIMIT = 40
   # Of words a full-text index does not part, such as Japanese, units are read one by one up to so many.
   SCANNED = 20_000
+  COLUMNS = "u.id, u.memory_id, u.source, u.target, COALESCE(NULLIF(u.changed_by, ''), u.author), u.client, u.subject, u.project, u.updated_at".freeze
   UNPARTED = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}]/
 
   # side: "source" or "target"; way: "phrase" (words in this order), "words" (all of them) or "alike" (also other endings).
@@ -24,14 +25,13 @@ class Concordance
   def of_memories
     return [] if @memories.empty?
 
-    ids = @memories.map(&:id)
-    found = if @words.join.match?(UNPARTED) then scanned(ids)
-            else MemoryIndex.select("SELECT u.id FROM memory_texts JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND u.memory_id IN (#{ids.join(',')}) LIMIT #{LIMIT + 1}", [query]).flatten
-            end
-    names = @memories.to_h { |memory| [memory.id, memory.name] }
-    MemoryUnit.where(id: found).order(updated_at: :desc).map do |unit|
-      hit(MemoryIndex.plain(unit.source), MemoryIndex.plain(unit.target), unit.target,
-          kind: "memory", memory: names[unit.memory_id], memory_id: unit.memory_id, unit: unit.id, author: unit.changed_by.presence || unit.author, changed_at: unit.updated_at, client: unit.client, subject: unit.subject, project: unit.project)
+    ids, names = @memories.map(&:id).join(","), @memories.to_h { |memory| [memory.id, memory.name] }
+    rows = if @words.join.match?(UNPARTED) then MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units u WHERE u.id IN (#{scanned.join(',')})")
+           else MemoryIndex.select("SELECT #{COLUMNS} FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id IN (#{ids}) LIMIT #{LIMIT + 1}", [query])
+           end
+    rows.sort_by(&:last).reverse.map do |unit, memory, source, target, author, client, subject, project, changed|
+      hit(MemoryIndex.plain(source), MemoryIndex.plain(target), target, kind: "memory", memory: names[memory], memory_id: memory, unit: unit, author: author, client: client, subject: subject, project: project,
+                                                                        changed_at: "#{changed.to_s[0, 19].tr(' ', 'T')}Z")
     end
   end
 
@@ -47,9 +47,9 @@ class Concordance
     end.first(LIMIT)
   end
 
-  def scanned(ids)
+  def scanned
     like = "%#{Segment.sanitize_sql_like(@words.first)}%"
-    MemoryUnit.where(memory_id: ids).order(id: :desc).limit(SCANNED).where("#{@side} LIKE ? ESCAPE '\\'", like).limit(LIMIT + 1).pluck(:id)
+    MemoryUnit.where(memory_id: @memories.map(&:id)).order(id: :desc).limit(SCANNED).where("#{@side} LIKE ? ESCAPE '\\'", like).limit(LIMIT + 1).pluck(:id)
   end
 
   def hit(source, target, written, **about)
@@ -62,11 +62,11 @@ class Concordance
     "#{@side}: #{@way == 'phrase' ? "\"#{@words.join(' ')}\"" : words.join(' AND ')}"
   end
 
-  def stem(word) = word.length > 4 ? word[0, [(word.length * 0.6).ceil, 4].max] : word
+  def stem(word) = word.length > 4 ? word[0, [(word.length / 2.0).ceil, 4].max] : word
 
   # Places of the words in a text, [[from, to], …]; none where the text is no hit.
   def marks(text)
-    fold = ->(string) { string.downcase.unicode_normalize(:nfkd).gsub(/[\u0300-\u036f]/, "") }
+    fold = ->(string) { string.ascii_only? ? string.downcase : string.downcase.unicode_normalize(:nfkd).gsub(/[\u0300-\u036f]/, "") }
     return places(text, /#{@words.map { |word| Regexp.escape(word) }.join('.{0,3}')}/i) if @words.join.match?(UNPARTED)
 
     tokens = places(text, /[[:alnum:]\p{M}]+/).map { |from, to| [fold.call(text[from...to]), from, to] }

@@ -71,7 +71,7 @@ class Memory < ApplicationRecord
 
   # What stands before and after the units of a document's segments, as it is cut now.
   def self.renew_neighbours(document)
-    keys = document.segments.pluck(:id, :source_key)
+    keys = Segment.where(document_id: document.id).order(:position).pluck(:id, :source_key)
     places = keys.each_with_index.to_h { |(id, _), index| [id, index] }
     MemoryUnit.where(segment_id: places.keys).find_each do |unit|
       at = places[unit.segment_id]

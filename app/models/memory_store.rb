@@ -3,7 +3,7 @@ class MemoryStore
   # How many postings a lookup may read, and how many units it compares by their words, or short ones by
   # their letters.
   BUDGET = 5_000
-  COMPARED = 150
+  COMPARED = 100
   SPELT = 500
   EXACT = 20
   # How much of a score words may give that are alike without having one key.

@@ -32,6 +32,6 @@ class Proposals
       target: match.target.written, changes: match.changes.map(&:to_h), stored: match.changes.any? ? unit.target.text : nil,
       source: unit.source.text, memory: unit.memory.name, memory_id: unit.memory.id, unit: unit.id, origin: attributes["origin"],
       differences: match.differences.map { |difference| difference.to_h },
-      author: attributes["changed_by"].presence || attributes["author"], changed_at: attributes["updated_at"], client: attributes["client"], project: attributes["project"], subject: attributes["subject"], file: attributes["file"] }
+      author: attributes["changed_by"].presence || attributes["author"], changed_at: attributes["updated_at"], **attributes.slice("client", "project", "subject", "file").symbolize_keys }
   end
 end

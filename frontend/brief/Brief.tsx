@@ -179,7 +179,7 @@ function Stock({ project, change }: { project: Project; change: (fields: Record<
             ))}
           </ol>
           {!rows.length && !free.length && !project.begun_at && <p className="small quiet">{t('brief.noMemories')}</p>}
-          <p className="small" style={{ marginTop: 6 }}><ChoiceInPlace label={t('brief.addMemory')} blank={t('brief.addMemory')} value={null} options={free.map((memory) => ({ value: String(memory.id), label: `${memory.name} · ${t('brief.units', { count: memory.units, units: number(memory.units) })}` }))} onChange={(value) => { const memory = free.find((one) => String(one.id) === value); if (memory) add(memory) }} onAdd={make} addLabel={(name) => t('brief.add', { name })} /></p>
+          <p className="small" style={{ marginTop: 6 }}><ChoiceInPlace label={t('brief.addMemory')} blank={t('brief.addMemory')} value={null} options={free.map((memory) => ({ value: String(memory.id), label: `${memory.name} · ${t('brief.units', { count: memory.units, units: number(memory.units) })}${memory.source_lang !== project.source_lang || memory.target_lang !== project.target_lang ? ` · ${memory.source_lang} → ${memory.target_lang}` : ''}` }))} onChange={(value) => { const memory = free.find((one) => String(one.id) === value); if (memory) add(memory) }} onAdd={make} addLabel={(name) => t('brief.add', { name })} /></p>
           {project.proposed.as_in && !project.begun_at && rows.length > 0 && <p className="small quiet" style={{ marginTop: 8 }}>{t('brief.asIn', { reference: project.proposed.as_in })}</p>}
         </>
       )}

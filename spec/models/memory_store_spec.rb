@@ -74,6 +74,22 @@ RSpec.describe MemoryStore do
     expect(MemoryUnit.where(memory_id: memory.id).count).to eq(0)
   end
 
+  it "gives nothing of a memory that was deleted, and takes off for region and by her own penalty" do
+    user = make_user
+    british = make_memory(user, { "Check the straps." => "Controllare le cinghie." })
+    american = make_memory(user, { "Check the straps now." => "Controllare ora le cinghie." }, name: "American")
+    american.update!(source_lang: "en-US")
+    project = make_project(user, docx(paragraph(run("Check the straps now."))), memories: [{ "memory_id" => british.id, "penalty" => 2 }, { "memory_id" => american.id }])
+    offers = -> { Proposals.new(project.reload.segments.first, floor: 50).to_a.map { |offer| offer.values_at(:memory, :score, :penalties) } }
+    expect(offers.call).to eq([["American", 99, [{ reason: "region", points: 1 }]],
+                               ["Tarnholt, delivered", 74, [{ reason: "memory", points: 2 }]]])
+    american.update!(deleted_at: Time.current)
+    expect(offers.call.map(&:first)).to eq(["Tarnholt, delivered"])
+    american.update!(deleted_at: nil)
+    expect(offers.call.size).to eq(2)
+    expect(project.attachments.map { |row| row.memory.name }).to include("American")
+  end
+
   it "gives a reference by her own pattern, and the next free one" do
     user = make_user
     user.update!(reference_pattern: "{yyyy}/{client}/{nn}")

@@ -328,8 +328,8 @@ module Glossema
             next Content.escape(node.text) if node.text? || node.cdata?
 
             case node.name
-            when "bpt" then @paired.include?(node["i"]) ? "{#{@opened[node['i']] = open(node)}}" : single(node)
-            when "ept" then @opened[node["i"]] ? "{/#{close(node)}}" : single(node)
+            when "bpt" then @paired.include?(node["i"]) ? "{#{@opened[node['i']] = begin_pair(node)}}" : single(node)
+            when "ept" then @opened[node["i"]] ? "{/#{end_pair(node)}}" : single(node)
             when "ph", "it", "ut" then single(node)
             when "hi" then "{#{id = number(:pair, node, node['x'] || node['type'])}}".tap { note(id, "pair", node, "") } + written(node) + "{/#{id}}"
             else ""
@@ -337,9 +337,9 @@ module Glossema
           end.join
         end
 
-        def open(node) = number(:pair, node, node["x"] || node["i"]).tap { |id| note(id, "pair", node, node.text) }
+        def begin_pair(node) = number(:pair, node, node["x"] || node["i"]).tap { |id| note(id, "pair", node, node.text) }
 
-        def close(node)
+        def end_pair(node)
           id = @opened[node["i"]]
           code = @list.find { |one| one["id"] == id }
           code["close"] = node.text if code && code["close"].nil?

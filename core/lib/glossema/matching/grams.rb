@@ -17,7 +17,7 @@ module Glossema
       # Words of so many letters may differ in any one of them.
       LETTERS = 6
       # How many times the budget the pieces may cost.
-      OVER = 3
+      OVER = 2
       # Grams of so few units are always read.
       FEW = 200
       # How many words' keys are kept in mind.
@@ -100,9 +100,11 @@ module Glossema
       # budget: how many units may be read. Returns an array of grams, none of them of size 0.
       def plan(words, pieces, sizes, budget)
         singles = singles(words)
-        chosen = words.size <= 3 || words.size > 40 ? [] : cheapest(cut(singles, sizes, pieces), sizes, OVER * budget)
-        chosen = singles + endings(words) if words.size <= SHORT
-        chosen = singles if words.size == 3
+        chosen = if words.size <= SHORT then singles + endings(words)
+                 elsif words.size == SHORT + 1 then singles.uniq.min_by(pieces + 1) { |gram| sizes.fetch(gram, 0) }
+                 else words.size > 40 ? [] : cut(singles, sizes, pieces)
+                 end
+        chosen = cheapest(chosen.uniq, sizes, OVER * budget)
         left = budget - chosen.uniq.sum { |gram| sizes.fetch(gram, 0) }
         # What the budget leaves goes to the rarest of the rest: more chances, and a better order of what is found.
         (pairs(singles) + singles + numbers(words) - chosen).uniq.sort_by { |gram| sizes.fetch(gram, 0) }.each do |gram|

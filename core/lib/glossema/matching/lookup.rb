@@ -42,7 +42,7 @@ module Glossema
       # The likeliest come first; once there are enough, what is clearly worse than all of them is not worked out.
       def found_in(memory, query, units, threshold, limit)
         list, floor = [], threshold
-        memory.candidates(units, content: query.content, floor: threshold, limit: [(2 * limit) + 4, POOL].min, best_only: limit == 1).each do |candidate|
+        memory.candidates(units, content: query.content, floor: threshold, limit: [limit + 6, POOL].min, best_only: limit == 1).each do |candidate|
           found = match(query, units, candidate, memory, floor) or next
           list << found
           floor = [threshold, list.map(&:raw).max(limit).last - LEEWAY].max if list.size >= limit

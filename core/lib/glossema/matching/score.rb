@@ -41,14 +41,26 @@ module Glossema
         # What one text has more than the other is lost whatever the words.
         return if floor.positive? && total - weights.min > (total * (100 - floor) / 100.0) + 1e-6
 
-        table = distances(left, right, (total * (100 - floor) / 100.0) + 1e-6) or return nil
-        distance = table[left.size][right.size]
+        # What begins and ends alike costs nothing and need not be worked out.
+        head, tail = alike(left, right)
+        inner = [left, right].map { |list| list[head, list.size - head - tail] }
+        table = distances(*inner, (total * (100 - floor) / 100.0) + 1e-6) or return nil
+        distance = table[inner[0].size][inner[1].size]
         score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor
         score = score.clamp(0, score < 99 || !same?(a, b, left, right) ? 99 : 100)
         return if score < floor
 
-        Comparison.new(score: score, distance: distance.round(6), differences: trace(table, left, right))
+        Comparison.new(score: score, distance: distance.round(6), differences: trace(table, *inner, [left, right].map { |list| head.positive? ? [list[head - 1].to] * 2 : [0, 0] }))
       end
+
+      # How many units two lists have alike at the start, and of the rest at the end.
+      def alike(left, right)
+        shorter, head, tail = [left.size, right.size].min, 0, 0
+        head += 1 while head < shorter && left[head].text == right[head].text && left[head].kind == right[head].kind
+        tail += 1 while tail < shorter - head && left[-1 - tail].text == right[-1 - tail].text && left[-1 - tail].kind == right[-1 - tail].kind
+        [head, tail]
+      end
+      private_class_method :alike
 
       def weight(units) = units.sum(&:weight)
 
@@ -155,9 +167,10 @@ module Glossema
       end
       private_class_method :distances
 
-      def trace(table, left, right)
+      # starts: the places in the two texts at which the lists begin, for what stands on one side only.
+      def trace(table, left, right, starts)
         i, j, steps = left.size, right.size, []
-        spot = ->(units, index) { index.positive? ? [units[index - 1].to] * 2 : [0, 0] }
+        spot = ->(units, index) { index.positive? ? [units[index - 1].to] * 2 : starts[units.equal?(left) ? 0 : 1] }
         while i.positive? || j.positive?
           here, one, other = table[i][j], left[i - 1], right[j - 1]
           if i.positive? && j.positive? && (cost = replacement(one, other)) && (table[i - 1][j - 1] + cost - here).abs < 1e-9

@@ -1,0 +1,108 @@
+# What a memory learns from a project, when, and what is taken back.
+RSpec.describe Memory do
+  let(:user) { make_user }
+  let(:client) { user.clients.create!(name: "Tarnholt Cargo Cycles", code: "TRN") }
+  let(:project) { make_project(user).tap { |made| made.update!(client: client, subject: "Bicycles") } }
+  let(:memory) { project.attachments.find_by(learns: "confirm").memory }
+  let(:segments) { project.segments.order(:position).to_a }
+
+  def confirm(segment, target, kind = "typed") = segment.reload.confirm(target, origin: { "kind" => kind }, by: user)
+
+  def neighbours(unit) = unit.reload.slice(:previous_hash, :next_hash).values
+
+  def hash_of(segment) = segment && MemoryUnit.hash_of_key(segment.source_key)
+
+  it "learns a confirmed segment with client, subject, file and neighbours, and drafts never" do
+    segments[0].keep_draft("Bozza", origin: { "kind" => "typed" }, by: user)
+    expect(memory.units.count).to eq(0)
+    confirm(segments[2], "Non lasciare mai un bambino da solo.")
+    unit = memory.units.sole
+    expect(unit).to have_attributes(client: "Tarnholt Cargo Cycles", subject: "Bicycles", project: project.reference,
+                                    file: "manual.docx", origin: "typed", author: user.name)
+    expect(neighbours(unit)).to eq([hash_of(segments[1]), hash_of(segments[3])])
+    expect(memory.reload.used_at).to be_within(5).of(Time.current)
+  end
+
+  it "updates the unit of a segment that changes and keeps what it was" do
+    confirm(segments[4], "Chiedere al rivenditore.")
+    confirm(segments[4], "Rivolgersi al rivenditore.", "machine")
+    unit = memory.units.sole
+    expect(unit).to have_attributes(target: "Rivolgersi al rivenditore.", origin: "machine")
+    expect(unit.versions.map { |version| version.before["target"] }).to eq(["Chiedere al rivenditore."])
+    unit.versions.sole.act.undo
+    expect(unit.reload).to have_attributes(target: "Chiedere al rivenditore.", origin: "typed")
+  end
+
+  it "counts the same text in two places once, and keeps different ones apart by what stands around them" do
+    first, second = segments.select { |segment| segment.source == "Check the straps again." }
+    confirm(first, "Ricontrollare le cinghie.")
+    confirm(second, "Ricontrollare le cinghie.")
+    expect(memory.units.sole.used).to eq(1)
+    confirm(second, "Verificare di nuovo le cinghie.")
+    expect(memory.units.count).to eq(2)
+    offers = Proposals.new(second.reload, floor: 70).to_a
+    expect(offers.map { |offer| offer.values_at(:target, :kind, :score) })
+      .to eq([["Verificare di nuovo le cinghie.", "context", 100], ["Ricontrollare le cinghie.", "exact", 99]])
+    confirm(second, "Ricontrollare le cinghie.")
+    expect(memory.units.pluck(:target)).to eq(["Ricontrollare le cinghie."])
+  end
+
+  it "learns on delivery where it is set so, and nothing that was not confirmed" do
+    late = user.memories.create!(name: "Late", source_lang: "en-GB", target_lang: "it-IT")
+    project.attachments.create!(memory: late, position: 2, learns: "deliver")
+    confirm(segments[4], "Rivolgersi al rivenditore.")
+    segments[0].keep_draft("Bozza", origin: { "kind" => "typed" }, by: user)
+    expect(late.units.count).to eq(0)
+    expect(Delivery.make(project, by: user).learned).to eq(1)
+    expect(late.units.pluck(:target)).to eq(["Rivolgersi al rivenditore."])
+  end
+
+  it "has the right neighbours again when segments are split and joined" do
+    confirm(segments[1], "Ricontrollare le cinghie.")
+    unit = memory.units.sole
+    document = project.documents.first
+    document.split(segments[2], 11, by: user)
+    halves = document.segments.reload.to_a
+    expect(halves.map(&:source)[2..3]).to eq(["Never leave", "a child alone."])
+    expect(neighbours(unit)).to eq([hash_of(halves[0]), hash_of(halves[2])])
+    document.join(halves[2], by: user)
+    expect(neighbours(unit)).to eq([hash_of(segments[0]), hash_of(segments[2])])
+  end
+
+  it "keeps what changed after an act when that act is taken back" do
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Ring the bell.", target: "Suonare.", attributes: {})])
+    unit = memory.units.sole
+    first = unit.edit({ "target" => "Suonare il campanello." }, by: user)
+    second = unit.edit({ "target" => "Far suonare il campanello." }, by: user)
+    first.undo
+    expect(unit.reload.target).to eq("Far suonare il campanello.")
+    second.undo
+    expect(unit.reload.target).to eq("Suonare il campanello.")
+    expect(unit.edit({ "target" => "Suonare il campanello." }, by: user)).to be_nil
+  end
+
+  it "stops an import that is cancelled, keeps what is in, and goes on when it is begun again" do
+    stub_const("UnitImport::SLICE", 10)
+    stub_const("UnitImport::TOUCH", -1)
+    tmx = +""
+    pairs = Array.new(100) { |index| Glossema::Exchange::Tmx::Pair.new(source: "Sentence #{index}.", target: "Frase #{index}.", attributes: {}) }
+    Glossema::Exchange::Tmx.write(tmx, pairs, source_lang: "en-GB", target_lang: "it-IT")
+    change = memory.acts.create!(kind: "import", state: "waiting")
+    UnitImport.new(change) { change.update_columns(state: "cancelled") if change.facts["read"] == 50 }.run(StringIO.new(tmx), "m.tmx")
+    expect(change.reload.state).to eq("cancelled")
+    expect(memory.units.count).to be_between(50, 70)
+    UnitImport.new(change).run(StringIO.new(tmx), "m.tmx")
+    expect(change.reload.state).to eq("done")
+    expect(memory.units.distinct.count(:source)).to eq(100)
+    change.undo
+    expect(memory.units.count).to eq(0)
+    expect(MemoryIndex.new(memory.id).find(%w[sentence 7], 2, 70, 100).keys & MemoryUnit.ids).to eq([])
+  end
+
+  it "made before anybody signed up belongs to whoever does so first" do
+    User.destroy_all
+    early = described_class.create!(name: "Early", source_lang: "en", target_lang: "it")
+    expect(make_user.memories).to eq([early])
+    expect(make_user("Anneke Vos").memories).to eq([])
+  end
+end
