@@ -12,6 +12,8 @@ Rails.application.routes.draw do
     resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
       resources :units, only: :index, controller: "memory_units"
+      resource :facets, only: :show
+      resource :tidy, only: :show
       resources :changes, only: %i[index create], controller: "memory_changes"
     end
     resources :units, only: %i[show update], controller: "memory_units"

@@ -21,8 +21,10 @@ class Delivery < ApplicationRecord
     attachments = project.attachments.learning("deliver").includes(:memory).to_a
     return 0 if attachments.empty?
 
-    project.segments.where(state: %w[translated reviewed final]).includes(:document).find_each.count do |segment|
+    taken = project.segments.where(state: %w[translated reviewed final]).includes(:document).find_each.count do |segment|
       attachments.each { |attachment| attachment.memory.learn(segment, by: user) }
     end
+    attachments.each { |attachment| CompactMemoryJob.perform_later(attachment.memory) }
+    taken
   end
 end

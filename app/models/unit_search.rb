@@ -13,8 +13,12 @@ class UnitSearch
     FACETS.reduce(scope) { |found, facet| @params[facet].present? ? found.where(facet => @params[facet] == "–" ? [nil, ""] : @params[facet]) : found }
   end
 
-  # Near twins stand together where the tidy-up lists them.
-  def order = %w[duplicates contradictions].include?(@params[:tidy]) ? %i[source_hash id] : { updated_at: :desc, id: :desc }
+  # Near twins stand together where the tidy-up lists them; a whole memory comes as it was made, the newest first.
+  def order
+    return %i[source_hash id] if %w[duplicates contradictions].include?(@params[:tidy])
+
+    words.any? ? { updated_at: :desc, id: :desc } : { id: :desc }
+  end
 
   def count = units.count
 

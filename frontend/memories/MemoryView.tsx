@@ -16,7 +16,7 @@ import { BringIn, Running, changeText, useAttempt, type Attempt } from './acts'
 const FACETS = ['client', 'subject', 'author', 'project', 'origin'] as const
 type Facet = (typeof FACETS)[number]
 type Search = { text: string; side: string; tidy: string } & Partial<Record<Facet, string>>
-type Answer = { units: MemoryUnit[]; more: boolean; count: number; facets: Record<Facet, [string, number][]> | null; tidy: Record<string, number> | null }
+type Answer = { units: MemoryUnit[]; more: boolean; count: number }
 const NOTHING: Search = { text: '', side: 'both', tidy: '' }
 
 export function MemoryView() {
@@ -31,9 +31,11 @@ export function MemoryView() {
   const memory = useQuery({ queryKey: ['memory', id], queryFn: () => api.get<Memory>(`/memories/${id}`), refetchOnMount: 'always', refetchInterval: (query) => (query.state.data?.busy.length ? 700 : false) })
   const units = useInfiniteQuery({
     queryKey: ['units', id, asked, memory.data?.units], enabled: memory.data !== undefined, placeholderData: keepPreviousData, initialPageParam: 0, getNextPageParam: (last: Answer, all) => (last.more ? all.length : undefined),
-    queryFn: ({ pageParam }) => api.get<Answer>(`/memories/${id}/units?${new URLSearchParams({ ...asked, page: String(pageParam), ...(pageParam === 0 ? { counts: '1' } : {}) })}`),
+    queryFn: ({ pageParam }) => api.get<Answer>(`/memories/${id}/units?${new URLSearchParams({ ...asked, page: String(pageParam) })}`),
   })
-  const fresh = () => Promise.all([memory.refetch(), cache.invalidateQueries({ queryKey: ['units', id] }), cache.invalidateQueries({ queryKey: ['changes', id] })])
+  const facets = useQuery({ queryKey: ['facets', id, asked, memory.data?.units], enabled: memory.data !== undefined, placeholderData: keepPreviousData, queryFn: () => api.get<Record<Facet, [string, number][]>>(`/memories/${id}/facets?${new URLSearchParams(asked)}`) })
+  const tidy = useQuery({ queryKey: ['tidy', id, memory.data?.units], enabled: memory.data !== undefined, placeholderData: keepPreviousData, queryFn: () => api.get<Record<string, number>>(`/memories/${id}/tidy`) })
+  const fresh = () => Promise.all([memory.refetch(), cache.invalidateQueries({ queryKey: ['units', id] }), cache.invalidateQueries({ queryKey: ['facets', id] }), cache.invalidateQueries({ queryKey: ['tidy', id] }), cache.invalidateQueries({ queryKey: ['changes', id] })])
   const attempt = useAttempt(fresh)
   const others = useQuery({ queryKey: ['memories', memory.data?.source_lang, memory.data?.target_lang], enabled: memory.data !== undefined, queryFn: () => api.get<Memory[]>(`/memories?source_lang=${memory.data?.source_lang}&target_lang=${memory.data?.target_lang}`) })
   const set = (fields: Partial<Search>) => { setSearch({ ...search, ...fields }); setChosen(new Set()) }
@@ -54,9 +56,9 @@ export function MemoryView() {
       <div className="memory-view">
         <aside className="facets" aria-label={t('memories.narrow')}>
           <Link className="small link" to="/memories">← {t('memories.title')}</Link>
-          {first?.tidy && <FacetList title={t('memories.tidyTitle')} rows={Object.entries(first.tidy).filter(([, count]) => count > 0).map(([name, count]) => [name, t(`memories.tidy.${name}`), count])} value={search.tidy} onChange={(tidy) => set({ tidy })} blank={t('memories.tidyNone')} />}
+          {tidy.data && <FacetList title={t('memories.tidyTitle')} rows={Object.entries(tidy.data).filter(([, count]) => count > 0).map(([name, count]) => [name, t(`memories.tidy.${name}`), count])} value={search.tidy} onChange={(tidy) => set({ tidy })} blank={t('memories.tidyNone')} />}
           {FACETS.map((facet) => {
-            const rows = first?.facets?.[facet].filter(([value]) => value !== '–' || search[facet] === '–') ?? []
+            const rows = facets.data?.[facet].filter(([value]) => value !== '–' || search[facet] === '–') ?? []
             return rows.length ? <FacetList key={facet} title={t(`memories.facets.${facet}`)} rows={rows.map(([value, count]) => [value, facet === 'origin' ? t(`memories.origins.${value}`, { defaultValue: value }) : value, count])} value={search[facet] ?? ''} onChange={(value) => set({ [facet]: value })} /> : null
           })}
         </aside>

@@ -62,7 +62,7 @@ RSpec.describe "Accounts" do
       unit, change = owner.memories.first.units.first.id, owner.memories.first.acts.create!(kind: "edit").id
       { get: ["/api/projects/#{project.id}", "/api/projects/#{project.id}/segments", "/api/projects/#{project.id}/readiness", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/page", "/api/segments/#{segment}/proposals",
               "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}",
-              "/api/projects/#{project.id}/rules", "/api/memories/#{memory}/units", "/api/memories/#{memory}/changes", "/api/units/#{unit}", "/api/projects/#{project.id}/concordance"],
+              "/api/projects/#{project.id}/rules", "/api/memories/#{memory}/units", "/api/memories/#{memory}/facets", "/api/memories/#{memory}/tidy", "/api/memories/#{memory}/changes", "/api/units/#{unit}", "/api/projects/#{project.id}/concordance"],
         patch: ["/api/memories/#{memory}", "/api/units/#{unit}", "/api/changes/#{change}", "/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version"],
         post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning",
                "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange",

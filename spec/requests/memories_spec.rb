@@ -64,7 +64,8 @@ RSpec.describe "Memories" do
     expect(units(text: "dealer")).to eq(["Ask your dealer."])
     expect(units(text: "rivend", side: "target")).to eq(["Ask your dealer."])
     expect(units(client: "Tarnholt").size).to eq(3)
-    expect(body["facets"]["client"]).to eq([["Tarnholt", 3]])
+    get "/api/memories/#{memory.id}/facets", params: { text: "the" }
+    expect(body["client"]).to eq([["Tarnholt", 1]])
     before = kept
     unit = memory.units.first
     patch "/api/units/#{unit.id}", params: { target: "Verificare le cinghie." }, as: :json
@@ -90,8 +91,8 @@ RSpec.describe "Memories" do
     memory.take_in([["Ask your dealer.", "Chiedere al rivenditore."], ["Keep the same words", "Keep the same words"], ["{1}Bold{/1} text", "Testo grassetto"],
                     ["Short.", "Una traduzione che è molto, molto più lunga della sua fonte."]].map { |source, target| Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: {}) })
     MemoryWriter.new(memory).add(source: "Check the straps.", target: "Controllare le cinghie.")
-    get "/api/memories/#{memory.id}/units", params: { counts: true }
-    expect(body["tidy"]).to eq("duplicates" => 1, "contradictions" => 2, "empty" => 0, "untranslated" => 1, "codes" => 1, "lengths" => 1)
+    get "/api/memories/#{memory.id}/tidy"
+    expect(body).to eq("duplicates" => 1, "contradictions" => 2, "empty" => 0, "untranslated" => 1, "codes" => 1, "lengths" => 1)
     expect(units(tidy: "contradictions")).to eq(["Ask your dealer."] * 2)
     post "/api/memories/#{memory.id}/changes", params: { kind: "delete", search: { tidy: "duplicates" } }, as: :json
     expect(memory.units.where(source: "Check the straps.").count).to eq(1)

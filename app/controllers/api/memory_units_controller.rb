@@ -7,7 +7,7 @@ module Api
     def index
       found = UnitSearch.new(memory, params)
       units = found.units.order(found.order).offset(PAGE * params[:page].to_i).limit(PAGE + 1).to_a
-      render json: { units: rows(units.first(PAGE)), more: units.size > PAGE, count: found.count, facets: params[:page].to_i.zero? ? found.facets : nil, tidy: params[:counts] ? Tidy.new(memory).counts : nil }
+      render json: { units: rows(units.first(PAGE)), more: units.size > PAGE, count: found.count }
     end
 
     def show

@@ -6,7 +6,7 @@ module Glossema
     module Tmx
       # source and target: written form ({1} …). attributes: hash of strings (author, changed_by, created_at, updated_at, used, origin, key,
       # previous, next and PROPERTIES). codes: what the numbers stand for, [{"id", "kind", "type", "raw", "close"}]. extra: what else the unit said,
-      # {"tu" => {name => value}, "source"/"target" => {…}, "props" => [[where, type, text]], "notes" => [text]}; both nil where there is nothing.
+      # {"tu" => {name => value}, "source"/"target" => {…}, "props" => [[where, type, text]], "notes" => [text], "others" => [variants in other languages, as XML]}; both nil where there is nothing.
       Pair = Struct.new(:source, :target, :attributes, :codes, :extra, keyword_init: true)
       # A unit that cannot be read: its line and why.
       Fault = Struct.new(:line, :message)
@@ -34,15 +34,6 @@ module Glossema
         Reader.new(source.is_a?(String) ? StringIO.new(source.b) : source, name, [source_lang, target_lang]).run(&block)
       end
 
-      # The languages of the first units of a file, the source first: ["en-GB", "it-IT"]. For making a memory for it.
-      def languages(bytes)
-        head = Reader.utf8(bytes.byteslice(0, 1 << 20).b)
-        tags = head.scan(/<tuv\b[^>]*?\b(?:xml:)?lang\s*=\s*["']([^"']+)/i).flatten.first(2000).map { |tag| tag.tr("_", "-") }
-        first = head[/<header\b[^>]*\bsrclang\s*=\s*["']([^"']+)/, 1].to_s.tr("_", "-")
-        counts = tags.tally.sort_by { |_, count| -count }.map(&:first)
-        [counts.find { |tag| tag.casecmp?(first) } || counts.find { |tag| Languages.same?(tag, first) } || counts.first, *counts].compact.uniq
-      end
-
       # Finds the units in a stream.
       class Reader
         # A unit of two plain texts, as nearly all are; others are read by the XML parser.
@@ -53,15 +44,6 @@ module Glossema
         ATTRIBUTE = /([\w:.-]+)\s*=\s*(?:"([^"]*)"|'([^']*)')/n
         ASIDES = %r{<(prop|note)\b(#{ATTRIBUTES})>([^<]*)<}mn
         STRANGE = /&(?!(?:amp|lt|gt|quot|apos|#\d{1,7}|#x\h{1,6});)|[\x00-\x08\v\f\x0e-\x1f]/n
-
-        def self.utf8(bytes)
-          marks = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE", "\xEF\xBB\xBF".b => "UTF-8" }
-          mark, encoding = marks.find { |start, _| bytes.start_with?(start) }
-          encoding ||= bytes[/\A.{0,10}<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/mn, 1] || (bytes[0, 4] == "<\0?\0".b ? "UTF-16LE" : "UTF-8")
-          bytes.byteslice(mark.to_s.bytesize..).force_encoding(encoding).encode("UTF-8", invalid: :replace, undef: :replace)
-        rescue ArgumentError, EncodingError
-          bytes.dup.force_encoding("UTF-8").scrub
-        end
 
         def initialize(io, name, languages)
           @io, @name, @languages = io, name, languages
@@ -220,6 +202,9 @@ module Glossema
             node.element_children.select { |child| %w[prop note].include?(child.name) }.map { |child| [where, child.name, child["type"], child.text] }
           end
           attributes, extra = meta(attributes_of(element), attributes_of(source), attributes_of(target), asides)
+          # Languages that are not of this memory go out again as they came.
+          others = variants.reject { |tuv| tuv.equal?(source) || tuv.equal?(target) }.map { |tuv| tuv.to_xml(save_with: 0) }
+          extra = extra.to_h.merge("others" => others) if others.any?
           Pair.new(source: texts[0], target: texts[1], attributes: attributes, extra: extra, codes: codes.list.any? ? codes.list : nil) unless texts.any? { |text| text.match?(/\A[[:space:]]*\z/) }
         end
 
@@ -270,7 +255,7 @@ module Glossema
           variants = [["source", source_lang, pair.source], ["target", target_lang, pair.target]].map do |where, tag, text|
             "<tuv#{written("xml:lang" => tag, **extra[where].to_h)}>#{properties(all, where)}<seg>#{Codes.seg(text, pair.codes)}</seg></tuv>"
           end
-          "<tu#{written(**extra['tu'].to_h, **given.compact)}>#{notes}#{properties(all, 'tu')}#{variants.join}</tu>\n"
+          "<tu#{written(**extra['tu'].to_h, **given.compact)}>#{notes}#{properties(all, 'tu')}#{variants.join}#{extra['others'].to_a.join}</tu>\n"
         end
 
         def properties(list, where)
