@@ -85,11 +85,9 @@ class MemoryIndex
 
   # One unit, learned or edited.
   def add(unit_id, words)
-    insert = raw.prepare("INSERT OR IGNORE INTO memory_fresh (memory_id, gram, class, unit_id) VALUES (?, ?, ?, ?)")
     length = Grams.class_of(words.size)
-    Grams.all(words).each { |gram| insert.execute(@memory_id, gram, length, unit_id) }
-  ensure
-    insert&.close
+    rows = Grams.all(words).map { |gram| "(#{@memory_id},#{gram},#{length},#{unit_id})" }
+    raw.execute("INSERT OR IGNORE INTO memory_fresh (memory_id, gram, class, unit_id) VALUES #{rows.join(',')}") if rows.any?
   end
 
   # Collects units for a part. Not seen by lookups before `finish`.

@@ -35,7 +35,7 @@ class Segment < ApplicationRecord
   # The paragraph, cell or entry it stands in, and which of its segments it is.
   def unit_id = key.rpartition(":").first
 
-  def neighbour(step) = document.segments.find_by(position: position + step)
+  def neighbour(step) = (@neighbours ||= {})[step] ||= document.segments.find_by(position: position + step)
 
   # Of the codes of the source, those the target lacks; and those it has too many of.
   def codes_lost
