@@ -14,8 +14,10 @@ class MemoryChange < ApplicationRecord
 
   def busy? = %w[waiting running].include?(state)
 
-  # Begins again the imports that a restart cut short.
-  def self.resume = where(kind: "import", state: %w[waiting running]).find_each { |change| ImportUnitsJob.perform_later(change) if change.file.attached? }
+  # Begins again the imports that a restart cut short; those of the command line end with what they had taken in.
+  def self.resume
+    where(kind: "import", state: %w[waiting running]).find_each { |change| change.file.attached? ? ImportUnitsJob.perform_later(change) : change.memory.repair }
+  end
 
   # Takes the act back: what it made goes, what it changed or deleted is as it was. Units changed since keep what is newer.
   def undo

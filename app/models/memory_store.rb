@@ -5,7 +5,8 @@ class MemoryStore
   BUDGET = 5_000
   COMPARED = 100
   SPELT = 500
-  EXACT = 20
+  # How many units of the same source are looked at for the one in context.
+  EXACT = 60
   # How much of a score words may give that are alike without having one key.
   SOFT = 0.3
   COLUMNS = "id, source, target, author, changed_by, client, subject, project, file, origin, key, previous_hash, next_hash, used, created_at, updated_at".freeze

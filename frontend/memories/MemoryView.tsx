@@ -124,7 +124,7 @@ function UnitRow({ unit, memory, twin, chosen, onChoose, onEdited }: { unit: Mem
   const [past, setPast] = useState(false)
   const attempt = useAttempt(() => undefined)
   const keep = () => { if (draft) attempt(api.patch<{ change: MemoryChange | null }>(`/units/${unit.id}`, draft).then(({ change }) => { setDraft(null); onEdited(change) })) }
-  const about = [[unit.changed_by || unit.author, fullDate(unit.updated_at)].filter(Boolean).join(', '), unit.client, unit.subject, unit.project, unit.file, unit.origin === 'typed' ? null : t(`memories.origins.${unit.origin}`, { defaultValue: unit.origin }), unit.used ? t('memories.usedTimes', { count: unit.used }) : null].filter(Boolean)
+  const about = [[unit.changed_by || unit.author, fullDate(unit.updated_at)].filter(Boolean).join(', '), unit.client, unit.subject, unit.project, unit.file === unit.project ? null : unit.file, unit.origin === 'typed' ? null : t(`memories.origins.${unit.origin}`, { defaultValue: unit.origin }), unit.used ? t('memories.usedTimes', { count: unit.used }) : null].filter(Boolean)
   return (
     <li className={`unit${chosen ? ' chosen' : ''}${twin ? ' twin' : ''}`}>
       <input type="checkbox" aria-label={t('memories.choose', { text: unit.source })} checked={chosen} onChange={(event) => onChoose(event.target.checked)} />

@@ -40,7 +40,7 @@ export function BringIn({ memory, attempt }: { memory: Memory; attempt: Attempt 
         <fieldset className="choices"><legend>{t('memories.different')}</legend>
           {(['both', 'newer'] as const).map((way) => <label key={way}><input type="radio" name="different" checked={different === way} onChange={() => setDifferent(way)} /> {t(`memories.ways.${way}`)}</label>)}
         </fieldset>
-        {table && <div className="choices">{(['source_column', 'target_column'] as const).map((name) => <label key={name} style={{ display: 'flex', gap: 8, alignItems: 'center' }}>{t(`memories.${name}`)} <Input style={{ width: 70 }} value={columns[name]} onChange={(event) => setColumns({ ...columns, [name]: event.target.value })} /></label>)}</div>}
+        {table && <div className="choices">{(['source_column', 'target_column'] as const).map((name) => <label key={name} style={{ display: 'grid', alignItems: 'center' }}>{t(`memories.${name}`)} <Input style={{ width: 70 }} value={columns[name]} onChange={(event) => setColumns({ ...columns, [name]: event.target.value })} /></label>)}</div>}
       </Modal>
     </>
   )
