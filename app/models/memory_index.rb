@@ -143,20 +143,24 @@ class MemoryIndex
     parts.size > PARTS || first("SELECT COUNT(*) FROM (SELECT 1 FROM memory_fresh WHERE memory_id = ? LIMIT ?)", [@memory_id, FRESH]) >= FRESH
   end
 
-  # Makes all parts and fresh rows one part, in short steps; lookups go on meanwhile.
+  # Makes all parts and fresh rows one part, in short steps; lookups and learning go on meanwhile, and what is learned then stays fresh.
   def compact
     old = parts
-    top = first("SELECT MAX(unit_id) FROM memory_fresh WHERE memory_id = ?", [@memory_id]).to_i
-    return if old.size <= 1 && top.zero?
+    raw.execute("DROP TABLE IF EXISTS temp.seen_fresh")
+    raw.execute("CREATE TEMP TABLE seen_fresh AS SELECT gram, class, unit_id FROM memory_fresh WHERE memory_id = #{@memory_id.to_i} ORDER BY gram")
+    raw.execute("CREATE INDEX temp.seen_grams ON seen_fresh (gram)")
+    return if old.size <= 1 && first("SELECT COUNT(*) FROM seen_fresh", []).zero?
 
     part = ApplicationRecord.transaction { raw.execute("INSERT INTO memory_parts (memory_id) VALUES (?)", [@memory_id]) && raw.last_insert_row_id }
-    (0...BLOCKS).each_slice(256) { |blocks| MemoryIndex.write(merged(old, part, blocks, top)) }
+    (0...BLOCKS).each_slice(256) { |blocks| MemoryIndex.write(merged(old, part, blocks)) }
     ApplicationRecord.transaction do
       raw.execute("UPDATE memory_parts SET whole = 0 WHERE id IN (#{old.join(',')})") if old.any?
       raw.execute("UPDATE memory_parts SET whole = 1 WHERE id = ?", [part])
-      raw.execute("DELETE FROM memory_fresh WHERE memory_id = ? AND unit_id <= ?", [@memory_id, top])
+      raw.execute("DELETE FROM memory_fresh WHERE memory_id = ? AND (gram, class, unit_id) IN (SELECT gram, class, unit_id FROM seen_fresh)", [@memory_id])
     end
     sweep
+  ensure
+    raw.execute("DROP TABLE IF EXISTS temp.seen_fresh")
   end
 
   # Away with parts that were never finished, or are no longer needed.
@@ -220,7 +224,7 @@ class MemoryIndex
   end
 
   # The rows of some blocks of the new part.
-  def merged(old, part, blocks, top)
+  def merged(old, part, blocks)
     pairs = Hash.new { |hash, block| hash[block] = [] }
     ids = old.flat_map { |one| blocks.map { |block| (one * BLOCKS) + block } }
     MemoryIndex.select("SELECT id, pairs FROM memory_postings WHERE id IN (#{ids.join(',')})").each do |id, blob|
@@ -229,8 +233,7 @@ class MemoryIndex
       list = pairs[id % BLOCKS]
       heads.each_with_index { |head, index| list << ((head << 32) | units[index]) }
     end
-    MemoryIndex.select("SELECT gram, class, unit_id FROM memory_fresh WHERE memory_id = ? AND gram >= ? AND gram < ? AND unit_id <= ?",
-                       [@memory_id, blocks.first << LOW, (blocks.last + 1) << LOW, top]).each do |gram, length, unit|
+    MemoryIndex.select("SELECT gram, class, unit_id FROM seen_fresh WHERE gram >= ? AND gram < ?", [blocks.first << LOW, (blocks.last + 1) << LOW]).each do |gram, length, unit|
       pairs[gram >> LOW] << ((((gram & 0x3FFFF) << CLASS_BITS) | length) << 32 | unit)
     end
     pairs.map do |block, list|

@@ -60,6 +60,7 @@ RSpec.describe MemoryStore do
     end.run(StringIO.new(tmx), "m.tmx")
     expect(seen.map(&:positive?)).to eq([true, true])
     expect(MemoryIndex.select("SELECT whole FROM memory_parts WHERE memory_id = #{memory.id}")).to eq([[1]])
+    expect(MemoryIndex.select("SELECT COUNT(*) FROM memory_fresh WHERE memory_id = #{memory.id}")).to eq([[0]])
     expect([texts[0], texts[333], texts[599], "Learned while it runs."].map { |text| lookup(text, [described_class.new(memory)]).size.positive? }).to all(be(true))
   end
 
