@@ -7,5 +7,7 @@ class AttachedMemory < ApplicationRecord
   belongs_to :memory
   validates :learns, inclusion: { in: LEARNS }
 
-  scope :learning, ->(moment) { where(learns: moment, read_only: false) }
+  # A memory that was deleted keeps its place, should it be brought back, but neither gives nor learns.
+  scope :usable, -> { where(memory_id: Memory.present.select(:id)) }
+  scope :learning, ->(moment) { usable.where(learns: moment, read_only: false) }
 end

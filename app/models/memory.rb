@@ -118,6 +118,9 @@ class Memory < ApplicationRecord
     end.last
   end
 
+  # Those deleted a while ago, for good.
+  def self.purge_old = where(deleted_at: ..KEPT.ago).find_each(&:purge)
+
   # For good, with all it holds.
   def purge
     MemoryIndex.new(id).clear
@@ -159,7 +162,7 @@ class Memory < ApplicationRecord
   # The history keeps what the unit was.
   def rewrite(unit, attributes, writer, by)
     if unit.target != attributes[:target]
-      change = acts.create!(user: by, kind: "edit", summary: "learned anew")
+      change = acts.create!(user: by, kind: "learn")
       MemoryUnitVersion.create!(unit_id: unit.id, change_id: change.id, before: unit.kept)
     end
     writer.change(unit, attributes)

@@ -1,6 +1,6 @@
 # One act on a memory: an import, an edit, a bulk edit or deletion, a merge. It can be taken back as one step.
 class MemoryChange < ApplicationRecord
-  KINDS = %w[import edit bulk delete merge split].freeze
+  KINDS = %w[import learn edit bulk delete merge split].freeze
   STATES = %w[waiting running done cancelled failed].freeze
   STEP = 1000
 

@@ -44,7 +44,7 @@ class Project < ApplicationRecord
   # memories: array of {"memory_id", "learns", "read_only", "penalty"} in order.
   def attach(memories)
     transaction do
-      attachments.destroy_all
+      attachments.usable.destroy_all
       memories.each_with_index do |row, index|
         memory = user.memories.present.find(row["memory_id"])
         unless memory.fits?(source_lang, target_lang)
@@ -60,7 +60,7 @@ class Project < ApplicationRecord
 
   # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or later.
   def lookup(known_before: false)
-    list = attachments.includes(:memory).to_a.reject { |attachment| attachment.memory.deleted_at }
+    list = attachments.usable.includes(:memory).to_a
     list = list.select { |attachment| attachment.memory.created_at < begun_at } if known_before && begun?
     Glossema::Matching::Lookup.new(list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) })
   end

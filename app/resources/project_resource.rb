@@ -6,7 +6,7 @@ class ProjectResource
   attribute(:client) { |project| project.client&.name }
   attribute(:words) { |project| project.words_by_state }
   attribute(:memories) do |project|
-    project.attachments.includes(:memory).map do |row|
+    project.attachments.usable.includes(:memory).map do |row|
       { memory_id: row.memory_id, name: row.memory.name, source_lang: row.memory.source_lang, target_lang: row.memory.target_lang, units: row.memory.units.count,
         learns: row.learns, read_only: row.read_only, penalty: row.penalty }
     end

@@ -99,6 +99,17 @@ RSpec.describe Memory do
     expect(MemoryIndex.new(memory.id).find(%w[sentence 7], 2, 70, 100).keys & MemoryUnit.ids).to eq([])
   end
 
+  it "goes for good a while after it was deleted, with its units and its past" do
+    confirm(segments[4], "Rivolgersi al rivenditore.")
+    confirm(segments[4], "Chiedere al rivenditore.")
+    memory.update!(deleted_at: 29.days.ago)
+    described_class.purge_old
+    expect(memory.units.count).to eq(1)
+    memory.update!(deleted_at: 31.days.ago)
+    described_class.purge_old
+    expect([described_class.exists?(memory.id), MemoryUnit.exists?(memory_id: memory.id), project.attachments.reload.pluck(:memory_id)]).to eq([false, false, []])
+  end
+
   it "made before anybody signed up belongs to whoever does so first" do
     User.destroy_all
     early = described_class.create!(name: "Early", source_lang: "en", target_lang: "it")

@@ -86,6 +86,7 @@ RSpec.describe MemoryStore do
                                ["Tarnholt, delivered", 74, [{ reason: "memory", points: 2 }]]])
     american.update!(deleted_at: Time.current)
     expect(offers.call.map(&:first)).to eq(["Tarnholt, delivered"])
+    expect(project.attachments.learning("never").map(&:memory)).to eq([british])
     american.update!(deleted_at: nil)
     expect(offers.call.size).to eq(2)
     expect(project.attachments.map { |row| row.memory.name }).to include("American")

@@ -45,6 +45,8 @@ RSpec.describe "Memories" do
     expect(import(memory, "<html></html>", "c.tmx")).to have_attributes(state: "failed", facts: include("message" => /\Ac\.tmx is not a TMX file/))
     expect(import(memory, "just text", "d.txt")).to have_attributes(state: "failed", facts: include("message" => /d\.txt holds no translations/))
     expect(memory.units.count).to eq(5)
+    post "/api/memories/#{memory.id}/exchange", params: { file: upload("a;b", "e.csv"), columns: "{first" }
+    expect(body.dig("error", "message")).to start_with("The columns of the table cannot be read")
   end
 
   it "take in tables and XLIFF, and keep or replace a source that reads otherwise" do

@@ -1,7 +1,7 @@
 # Acts on a memory: those done, a new one on many units at once, cancelling one, taking one back.
 module Api
   class MemoryChangesController < BaseController
-    def index = answer(MemoryChangeResource.new(memory.acts.includes(:user).order(id: :desc).limit(60)))
+    def index = answer(MemoryChangeResource.new(memory.acts.where.not(kind: "learn").includes(:user).order(id: :desc).limit(60)))
 
     # params: kind ("delete", "bulk", "merge", "split"); ids or a search; set: {client, subject} for "bulk"; from (memory id) for "merge";
     # by ("client", "subject") for "split".

@@ -10,6 +10,8 @@ module Api
       self.response_body = Enumerator.new { |out| Glossema::Exchange::Tmx.write(out, found.units.find_each(batch_size: 1000).lazy.map(&:to_pair), source_lang: found.source_lang, target_lang: found.target_lang) }
     end
 
+    rescue_from(JSON::ParserError) { refuse("columns-unknown", "The columns of the table cannot be read; say them as numbers or letters.") }
+
     # params: file; different ("both", "newer"): what happens where a source has another target; columns: for tables.
     def create
       memory
