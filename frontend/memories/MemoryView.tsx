@@ -161,7 +161,7 @@ function History({ id, attempt }: { id: number; attempt: Attempt }) {
   const changes = useQuery({ queryKey: ['changes', id], queryFn: () => api.get<MemoryChange[]>(`/memories/${id}/changes`), refetchOnMount: 'always' })
   if (changes.data && !changes.data.length) return <p className="quiet unit-none">{t('memories.noHistory')}</p>
   return (
-    <ol className="acts">{(changes.data ?? []).map((change) => (
+    <ol className="memory-past">{(changes.data ?? []).map((change) => (
       <li key={change.id} className={change.undone_at ? 'undone' : ''}>
         <p>{changeText(change, t)} {change.state !== 'done' && <span className="quiet">({t(`memories.changeStates.${change.state}`)})</span>}</p>
         <p className="small quiet">{[change.author, `${fullDate(change.created_at)}, ${time(change.created_at)}`].filter(Boolean).join(' · ')} · {change.undone_at ? t('memories.undone') : change.state === 'running' || change.state === 'waiting' ? null : <button type="button" className="link" onClick={() => attempt(api.delete(`/changes/${change.id}`))}>{t('memories.undo')}</button>}</p>

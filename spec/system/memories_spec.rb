@@ -33,12 +33,12 @@ RSpec.describe "Memories" do
     click_link "Life’s work"
     expect(page).to have_css(".unit", count: 2)
     click_button "What was done"
-    expect(page).to have_css(".acts", text: "units.tmx: 2 new, 0 updated, 0 known already")
+    expect(page).to have_css(".memory-past", text: "units.tmx: 2 new, 0 updated, 0 known already")
     find("summary", text: "1 fault in the file").click
-    expect(page).to have_css(".acts", text: "Line 3:")
+    expect(page).to have_css(".memory-past", text: "Line 3:")
     expect(faults).to eq([])
     click_button "Undo"
-    expect(page).to have_css(".acts", text: "taken back")
+    expect(page).to have_css(".memory-past", text: "taken back")
     expect(MemoryUnit.count).to eq(0)
 
     click_link "← Memories"
