@@ -10,4 +10,5 @@ Gem::Specification.new do |spec|
   spec.add_dependency "nokogiri", "~> 1.17"
   spec.add_dependency "rchardet", "~> 1.8"
   spec.add_dependency "rubyzip", "~> 2.4"
+  spec.add_dependency "twitter_cldr", "~> 6.14"
 end

@@ -93,7 +93,8 @@ class MemoryCommands < Glossema::Cli
 
   def memory_lookup
     memory = named(argument("NAME"))
-    lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
+    lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)], terms: KnownTerms.new([memory]))
+    Glossema::Forms::Dates.prepare(memory.source_lang, memory.target_lang)
     @input.each_line(chomp: true) do |line|
       raise Glossema::Refused.new("encoding", "Standard input is not UTF-8 text.") unless line.valid_encoding?
 

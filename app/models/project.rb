@@ -58,11 +58,12 @@ class Project < ApplicationRecord
     CountProjectJob.perform_later(self)
   end
 
-  # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or later.
-  def lookup(known_before: false)
+  # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or later; `terms`: matches
+  # that differ in a known term are adapted.
+  def lookup(known_before: false, terms: false)
     list = attachments.usable.includes(:memory).to_a
     list = list.select { |attachment| attachment.memory.created_at < begun_at } if known_before && begun?
-    Glossema::Matching::Lookup.new(list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) })
+    Glossema::Matching::Lookup.new(list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) }, terms: terms ? KnownTerms.new(list.map(&:memory)) : nil)
   end
 
   def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })

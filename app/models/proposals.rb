@@ -7,7 +7,7 @@ class Proposals
   end
 
   def to_a
-    alternatives + @project.lookup.matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
+    alternatives + @project.lookup(terms: true).matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
   end
 
   private

@@ -87,6 +87,9 @@ RSpec.describe Glossema::Matching do
      ["Open 12/05/2026 at 9:30.", "Open 11/04/2025 at 8:15.", "Aperto 11.04.2025 alle 8.15.", "Aperto 12.05.2026 alle 9.30.", ["11.04.2025", "8.15"], "adapted"],
      ["See https://a.example/new now.", "See https://a.example/old now.", "Vedere https://a.example/old ora.", "Vedere https://a.example/new ora.", ["https://a.example/old"], "adapted"],
      ["Turn 3 of 3 bolts.", "Turn 2 of 3 bolts.", "Serrare 2 di 3 bulloni.", "Serrare 3 di 3 bulloni.", ["2"], "adapted"],
+     ["Valid from March 5, 2026.", "Valid from May 12, 2025.", "Valido dal 12 maggio 2025.", "Valido dal 5 marzo 2026.", %w[12 maggio 2025], "adapted"],
+     ["Open on Monday, 3 Sep.", "Open on Friday, 4 Oct.", "Aperto il venerdì 4 ott.", "Aperto il lunedì 3 set.", %w[venerdì 4 ott], "adapted"],
+     ["You may go.", "You must go.", "Puoi andare.", "Puoi andare.", [], "fuzzy"],
      ["Use 4 straps.", "Use 2 straps.", "Usare due cinghie.", "Usare due cinghie.", [], "fuzzy"],
      ["Turn 5 of 5 bolts.", "Turn 2 of 2 bolts.", "Serrare 2 bulloni.", "Serrare 2 bulloni.", [], "fuzzy"],
      ["Press {1}80{/1} now.", "Press {1}60{/1} now.", "Premere {1}60{/1} ora.", "Premere {1}80{/1} ora.", ["60"], "adapted"],
@@ -96,7 +99,31 @@ RSpec.describe Glossema::Matching do
         match = described_class.new([memory.new("a", 0, %w[en-GB it-IT], [unit(stored, target)])]).matches(query, threshold: 60).first
         expect([match&.target&.written, match&.changes&.map(&:was), match&.kind]).to eq([offered, replaced, kind])
         expect(match.score).to eq(99) if kind == "adapted"
-        match&.changes&.each { |change| expect(today).to include(match.target.text[change.from...change.to].tr(".", ",").split(",").first) }
+        put = match.changes.map { |change| match.target.text[change.from...change.to] }
+        put.grep(/\d/).each { |text| expect(today).to include(text.tr(".", ",").split(",").first) }
+      end
+    end
+
+    # [language, today's date, the memory's, in its target, as it is offered]
+    [["en-US", "12/25/2026", "03/14/2025", "14/03/2025", "25/12/2026"], ["en-US", "1/9/2026", "3/14/25", "14.3.2025", "9.1.2026"], ["en-US", "12/25/2026", "03/03/2025", "03/03/2025", "25/12/2026"],
+     ["en-GB", "12/05/2026", "03/03/2025", "3/3/25", "12/5/26"], ["en-GB", "2026-12-05", "2025-03-04", "04/03/2025", "05/12/2026"]].each do |lang, today, stored, target, offered|
+      it "of a target with #{target} for #{stored} makes #{offered} of #{today} in #{lang}" do
+        query.source_lang, query.content = lang, Glossema::Content.text("Sent on #{today}.")
+        match = described_class.new([memory.new("a", 0, [lang, "it-IT"], [unit("Sent on #{stored}.", "Inviato il #{target}.")])]).matches(query).first
+        expect([match.kind, match.target.text]).to eq(["adapted", "Inviato il #{offered}."])
+      end
+    end
+
+    # [today's source, the memory's, its target, what is offered]
+    [["Clean the rear brake 3 times.", "Clean the front brake 2 times.", "Pulire 2 volte il freno anteriore.", "Pulire 3 volte il freno posteriore."], ["Rear brake", "Front brake", "Freno anteriore", "Freno posteriore"],
+     ["Clean the bell.", "Clean the front brake.", "Pulire il freno anteriore.", "Pulire il campanello."], ["Clean the brake now.", "Clean the front brake now.", "Pulire ora i freni.", nil],
+     ["Clean the rear lamp.", "Clean the front lamp.", "Pulire il faro.", nil], ["Clean the rear brake.", "Clean the front brake.", "Freno anteriore: pulire il freno anteriore.", nil]].each do |today, stored, target, offered|
+      it "puts the term that differs into #{target.inspect}: #{offered.inspect}" do
+        terms = Class.new { def translations(texts) = { "front brake" => ["freno anteriore"], "rear brake" => ["Freno posteriore"], "bell" => ["campanello"], "brake" => ["freno"] }.slice(*texts.map(&:downcase)).transform_keys { |key| texts.find { |text| text.downcase == key } } }
+        query.content = Glossema::Content.text(today)
+        match = described_class.new([memory.new("a", 0, %w[en-GB it-IT], [unit(stored, target)])], terms: terms.new).matches(query, threshold: 10).first
+        expect([match.kind, match.target.text]).to eq(offered ? ["adapted", offered] : ["fuzzy", target])
+        expect(match.score).to be < 99
       end
     end
 

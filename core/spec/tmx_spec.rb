@@ -60,6 +60,15 @@ RSpec.describe Glossema::Exchange::Tmx do
     expect(@counts[:faults].map(&:line)).to eq([3, 5, 7])
   end
 
+  it "passes over units in comments, and puts in the entities a file declares, within bounds" do
+    unit = ->(text) { "<tu><tuv xml:lang=\"en\"><seg>#{text}</seg></tuv><tuv xml:lang=\"it\"><seg>x</seg></tuv></tu >" }
+    bomb = "<!ENTITY a0 \"#{'lol' * 100}\">#{(1..9).map { |n| "<!ENTITY a#{n} \"#{"&a#{n - 1};" * 10}\">" }.join}"
+    xml = "<!DOCTYPE tmx SYSTEM \"tmx14.dtd\" [<!ENTITY firm \"Tarnholt &amp; &short;\"><!ENTITY short 'TC'>#{bomb}<!ENTITY file SYSTEM \"/etc/passwd\">]>\n<tmx version=\"1.4\"><body><!-- #{unit['old']} -->\n" \
+          "#{unit['By &firm;']}#{unit['<![CDATA[</tu>]]>']}#{unit['a<!-- </tu> -->b']}\n#{unit['&a9;']}\n#{unit['&file;']}#{unit['last']}<!-- open </body></tmx>"
+    expect(read(xml).map(&:source)).to eq(["By Tarnholt & TC", "</tu>", "ab", "last"])
+    expect(@counts[:faults].map(&:line)).to eq([3, 4])
+  end
+
   it "refuses what is not TMX, with the line of the fault" do
     expect { read("<tmx><body>\n<tu><tuv></body></tmx>") }.to raise_error(Glossema::Refused, /m\.tmx is damaged at line 2/)
     expect { read("<html></html>") }.to raise_error(Glossema::Refused, /not a TMX/)

@@ -44,6 +44,12 @@ module Glossema
         ATTRIBUTE = /([\w:.-]+)\s*=\s*(?:"([^"]*)"|'([^']*)')/n
         ASIDES = %r{<(prop|note)\b(#{ATTRIBUTES})>([^<]*)<}mn
         STRANGE = /&(?!(?:amp|lt|gt|quot|apos|#\d{1,7}|#x\h{1,6});)|[\x00-\x08\v\f\x0e-\x1f]/n
+        # What looks like a unit in these is none.
+        ASLEEP = /<!--.*?-->|<!\[CDATA\[.*?\]\]>/mn
+        BORDER = %r{#{ASLEEP}|</tu\s*>|<tu[\s>]}mn
+        # Entities of the file's own, of plain text. Together they may grow to so many bytes.
+        ENTITY = /<!ENTITY\s+([\w:.-]+)\s+(?:"([^"]*)"|'([^']*)')\s*>/n
+        GROWN = 10_000
 
         def initialize(io, name, languages)
           @io, @name, @languages = io, name, languages
@@ -54,9 +60,9 @@ module Glossema
 
         def run(&block)
           open
-          while (from = find(/<tu[\s>]/n))
+          while (from = find(/<tu[\s>]|<!--/n))
             pass(from)
-            take(&block)
+            @buffer.byteslice(from, 2) == "<!" ? leave_comment : take(&block)
           end
           rest = @buffer.byteslice(@at..).to_s
           fault("the file ends in the middle; what came before was read") unless rest.match?(%r{</tmx\s*>}n)
@@ -78,10 +84,23 @@ module Glossema
           root = @buffer.gsub(/<!--.*?-->/mn, "")[/<([A-Za-z_][\w:.-]*)/n, 1]
           raise Refused.new("not-tmx", "#{@name} is not a TMX file#{root && root != 'tmx' ? ": it begins with <#{root}>" : ''}.") unless root == "tmx"
 
-          pass(find(/<tmx[\s>]/n))
+          start = find(/<tmx[\s>]/n)
+          @entities = entities(@buffer.byteslice(0, start))
+          pass(start)
         rescue Encoding::ConverterNotFoundError
           raise Refused.new("encoding", "#{@name} says it is in #{encoding}, which is not known here.")
         end
+
+        # {name => text} of the entities a file declares itself; those that name others are resolved, within bounds.
+        def entities(head)
+          declared = head.gsub(/<!--.*?-->/mn, "").scan(ENTITY).to_h { |name, double, single| [name, double || single] }
+          5.times do
+            declared.transform_values! { |text| text.bytesize > GROWN ? "" : named(text, declared) }
+          end
+          declared.reject { |_, text| text.bytesize > GROWN }
+        end
+
+        def named(text, entities) = text.gsub(/&([\w:.-]+);/n) { entities[Regexp.last_match(1)] || Regexp.last_match(0) }
 
         def feed(bytes)
           @bytes += bytes.bytesize
@@ -116,18 +135,34 @@ module Glossema
 
         def take
           start = @line
-          fill until (close = @buffer.index("</tu>", @at)) || @ended || @buffer.bytesize - @at > LONGEST
-          inside = @buffer.index(/<tu[\s>]/n, @at + 3)
-          return leave("the unit has no end") if close.nil? || (inside && inside < close)
+          fill until (finish = finish_of_unit) || @ended || @buffer.bytesize - @at > LONGEST
+          return leave("the unit has no end") unless finish&.positive?
 
-          raw = @buffer.byteslice(@at, close + 5 - @at)
+          raw = @buffer.byteslice(@at, finish - @at)
+          raw = named(raw, @entities) if @entities.any? && raw.include?("&")
           begin
             pair = Unit.parse(raw, @languages)
             pair ? (@read += 1) && yield(pair, @bytes) : @skipped += 1
           rescue Nokogiri::XML::SyntaxError => e
             fault(e.message.sub(/\A\d+:\d+: (?:FATAL|ERROR): /, "").strip[0, 100], start + [e.line.to_i - 1, 0].max)
           end
-          pass(close + 5)
+          pass(finish)
+        end
+
+        # Where the unit at hand ends; -1 where another begins before that, nil where the end is still to be read.
+        def finish_of_unit
+          at = @at + 3
+          while (found = @buffer.index(BORDER, at))
+            at = Regexp.last_match.end(0)
+            next if @buffer.getbyte(found + 1) == 0x21
+
+            return @buffer.getbyte(found + 1) == 0x2F ? at : -1
+          end
+        end
+
+        def leave_comment
+          fill until (close = @buffer.index("-->", @at)) || @ended
+          pass(close ? close + 3 : @at + 4)
         end
 
         # Past the start of a unit that cannot be read.

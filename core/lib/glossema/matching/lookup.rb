@@ -4,6 +4,7 @@
 #   candidates(units, content:, floor:, limit:, best_only:) → array of Candidate, best guesses of the store, best the likeliest first;
 #     best_only: when it has exact ones it need not look further
 #   language_pair → [source tag, target tag]; name, id, penalty
+# Known terms are anything that answers translations([source texts]) → {source text => [target texts], …}.
 module Glossema
   module Matching
     # A unit as a store gives it. source and target are Contents; attributes is a hash of strings
@@ -25,8 +26,8 @@ module Glossema
       LEEWAY = 10
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
-      def initialize(memories)
-        @memories = memories
+      def initialize(memories, terms: nil)
+        @memories, @terms = memories, terms
       end
 
       # query: Query; threshold: lowest score given; limit: how many. Returns Matches, best first.
@@ -34,7 +35,8 @@ module Glossema
         units = Score.units(query.content)
         found = @memories.flat_map { |memory| found_in(memory, query, units, threshold, limit) }
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
-        found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
+        found = found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
+        @terms ? with_terms(found, query, units) : found
       end
 
       private
@@ -48,6 +50,19 @@ module Glossema
           floor = [threshold, list.map(&:raw).max(limit).last - LEEWAY].max if list.size >= limit
         end
         list
+      end
+
+      # A match that differs in one known term takes today's; its score stays that of the difference.
+      def with_terms(found, query, units)
+        found.each do |match|
+          next unless match.kind == "fuzzy"
+
+          stored = Score.units(match.candidate.source)
+          term = TermChange.find(query.content.text, units, match.candidate.source.text, stored, match.candidate.target.text, @terms, query.source_lang) or next
+          target, changes = Adapted.target(term.today, term.stored, match.candidate.target, [query.source_lang, query.target_lang], term: term.place)
+          match.kind, match.target, match.changes = "adapted", target.fitted(query.content), changes if target
+        end
+        found.sort_by { |match| rank(match, query) }
       end
 
       def match(query, units, candidate, memory, threshold)
@@ -67,7 +82,7 @@ module Glossema
       def judged(query, units, candidate, stored, comparison)
         return [in_context?(query, candidate) ? "context" : "exact", 100, candidate.target, []] if comparison&.score == 100
 
-        if Adapted.alike?(units, stored)
+        if Adapted.alike?(units, stored, query.source_lang)
           target, changes = Adapted.target(units, stored, candidate.target, [query.source_lang, query.target_lang])
           return ["adapted", 99, target, changes] if target
         end
@@ -99,7 +114,7 @@ module Glossema
         found.group_by { |match| Score.fold(match.candidate.source) }.each_value do |rivals|
           next if rivals.map { |match| match.candidate.target.written }.uniq.size < 2
 
-          best = rivals.min_by { |match| rank(match, query) }
+          best = rivals.min_by { |match| [match.kind == "context" ? 0 : 1, *nearness(match, query)] }
           rivals.each do |match|
             next if match.equal?(best) || match.candidate.target.written == best.candidate.target.written
 
@@ -112,8 +127,13 @@ module Glossema
 
       # Rank: context, exact, adapted, then score, then same client, same subject, newest.
       def rank(match, query)
+        [KINDS.index(match.kind), -match.score, *nearness(match, query)]
+      end
+
+      # Same client, same subject, newest: the less the nearer.
+      def nearness(match, query)
         attributes = match.candidate.attributes
-        [KINDS.index(match.kind), -match.score, same(attributes["client"], query.client), same(attributes["subject"], query.subject),
+        [same(attributes["client"], query.client), same(attributes["subject"], query.subject),
          -(attributes["updated_at"] || attributes["created_at"]).to_s.tr("^0-9", "").ljust(20, "0")[0, 20].to_i]
       end
 
