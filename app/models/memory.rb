@@ -51,10 +51,9 @@ class Memory < ApplicationRecord
     first = units.minimum(:id) or return
     builder = MemoryIndex::Builder.new(id, first)
     units.find_each do |unit|
-      words = MemoryIndex::Grams.words(MemoryIndex.plain(unit.source))
-      singles = MemoryIndex::Grams.singles(words)
-      unit.update_columns(words: singles.pack("L*"))
-      builder.add(unit.id, words, singles)
+      words, marks = MemoryIndex::Grams.tokens(MemoryIndex.plain(unit.source))
+      unit.update_columns(words: MemoryIndex::Grams.signature(words, marks))
+      builder.add(unit.id, words.size, MemoryIndex::Grams.sketch(MemoryIndex::Grams.singles(words)), MemoryIndex::Grams.all(words).pack("L*"))
     end
     builder.finish
   end
@@ -142,7 +141,7 @@ class Memory < ApplicationRecord
         moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
         MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }) if moved.any?
         MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
-        moved.each { |unit| index.add(unit.id, MemoryIndex::Grams.words(MemoryIndex.plain(unit.source))) }
+        moved.each { |unit| index.add(unit.id, MemoryIndex::Grams.tokens(MemoryIndex.plain(unit.source)).first) }
         count += moved.size
       end
     end

@@ -1,8 +1,8 @@
 # The index of memories on SQLite: which units share words and pairs of words with a text, and a full-text index for
 # concordance. All storage tricks of memories are in here.
 #
-# Units taken in together form a part: for each of 16,384 blocks of grams one row, packed as two arrays of 32-bit integers, the
-# heads (lower bits of the gram and class of length, sorted) and the unit ids. Units learned one by one are rows of their own
+# Units taken in together form a part: for each of 16,384 blocks of grams one row, packed as two arrays, the heads (32 bits: lower
+# bits of the gram and class of length, sorted) and the postings (64 bits: the sketch of the text and the unit id). Units learned one by one are rows of their own
 # until they are many. A posting may outlive its unit or its text: whoever looks up reads the unit itself afterwards, so the index
 # has to hold too much rather than too little, and is right after any crash.
 class MemoryIndex
@@ -15,15 +15,21 @@ class MemoryIndex
   PARTS = 4
   # Of blocks larger than this many bytes only those are read that the plan needs.
   LARGE = 200_000
-  # A gram of one unit weighs this; twice as many units, one less.
+  # Bytes of a posting and its head.
+  BYTES = 12
+  # A gram of one unit weighs this; twice as many units, one less. All the grams of a text in common are worth so many bits of the sketch.
   WEIGHT = 20
+  WORTH = 8
+  # How many bits are set in fifteen.
+  SET = (0..0x7FFF).map { |bits| bits.to_s(2).count("1") }.freeze
   Grams = Glossema::Matching::Grams
 
   # Rails' schema file cannot say these, so they are made when first needed.
   TABLES = [
     "CREATE TABLE IF NOT EXISTS memory_parts (id INTEGER PRIMARY KEY, memory_id INTEGER NOT NULL, whole INTEGER NOT NULL DEFAULT 0)",
     "CREATE TABLE IF NOT EXISTS memory_postings (id INTEGER PRIMARY KEY, pairs BLOB NOT NULL)",
-    "CREATE TABLE IF NOT EXISTS memory_fresh (memory_id INTEGER NOT NULL, gram INTEGER NOT NULL, class INTEGER NOT NULL, unit_id INTEGER NOT NULL, PRIMARY KEY (memory_id, gram, class, unit_id)) WITHOUT ROWID",
+    "CREATE TABLE IF NOT EXISTS memory_fresh (memory_id INTEGER NOT NULL, gram INTEGER NOT NULL, class INTEGER NOT NULL, unit_id INTEGER NOT NULL, sketch INTEGER NOT NULL, " \
+    "PRIMARY KEY (memory_id, gram, class, unit_id)) WITHOUT ROWID",
     "CREATE VIRTUAL TABLE IF NOT EXISTS memory_texts USING fts5(source, target, content='', tokenize='unicode61 remove_diacritics 2')"
   ].freeze
 
@@ -64,8 +70,8 @@ class MemoryIndex
     @memory_id = memory_id
   end
 
-  # {unit id => weight of the grams in common, rare ones weighing more} for a text of these words; the likeliest matches at the score
-  # are among them. weight: of the text as the score sees it; budget: how many postings to read, if fewer are not enough.
+  # The ids of the units that may match a text of these words at the score, the likeliest first: those whose sketch differs in few bits
+  # and that share rare grams. weight: of the text as the score sees it; budget: how many postings to read, if fewer are not enough.
   def find(words, weight, score, budget)
     grams, hits = grams_of(words), Hash.new(0)
     pages = read_parts(grams)
@@ -73,32 +79,35 @@ class MemoryIndex
       next if first > last
 
       lists = slices(pages, first, last)
-      read_fresh(grams, first, last).each { |gram, ids| (lists[gram] ||= []) << ids }
-      sizes = lists.transform_values { |list| list.sum { |ids| ids.is_a?(String) ? ids.bytesize / 4 : ids.last } }
+      read_fresh(grams, first, last).each { |gram, postings| (lists[gram] ||= []) << postings }
+      sizes = lists.transform_values { |list| list.sum { |postings| postings.is_a?(String) ? postings.bytesize / 8 : postings.last } }
       Grams.plan(words, pieces, sizes, budget / 2).each do |gram|
         worth = [WEIGHT - Math.log2(sizes[gram] + 1).floor, 1].max
-        lists[gram].each { |ids| (ids.is_a?(String) ? ids : slice(blob(ids.first), gram, first, last)).unpack("L*").each { |id| hits[id] += worth } }
+        lists[gram].each { |postings| (postings.is_a?(String) ? postings : slice(blob(postings.first), gram, first, last)).unpack("Q*").each { |posting| hits[posting] += worth } }
       end
     end
-    hits
+    in_order(hits, Grams.sketch(Grams.singles(words)))
   end
 
   # One unit, learned or edited.
   def add(unit_id, words)
-    length = Grams.class_of(words.size)
-    rows = Grams.all(words).map { |gram| "(#{@memory_id},#{gram},#{length},#{unit_id})" }
-    raw.execute("INSERT OR IGNORE INTO memory_fresh (memory_id, gram, class, unit_id) VALUES #{rows.join(',')}") if rows.any?
+    length, singles = Grams.class_of(words.size), Grams.singles(words)
+    sketch = Grams.sketch(singles)
+    rows = Grams.all(words, singles).map { |gram| "(#{@memory_id},#{gram},#{length},#{unit_id},#{sketch})" }
+    raw.execute("INSERT OR IGNORE INTO memory_fresh (memory_id, gram, class, unit_id, sketch) VALUES #{rows.join(',')}") if rows.any?
   end
 
   # Collects units for a part. Not seen by lookups before `finish`.
   class Builder
     def initialize(memory_id, base)
-      @memory_id, @base, @pairs = memory_id, base, []
+      @memory_id, @base, @pairs, @sketches = memory_id, base, [], []
     end
 
-    def add(unit_id, words, singles)
-      tail = (Grams.class_of(words.size) << 24) | (unit_id - @base)
-      Grams.all(words, singles).each { |gram| @pairs << ((gram << 29) | tail) }
+    # count: of words; sketch: of the text; grams: packed.
+    def add(unit_id, count, sketch, grams)
+      tail = (Grams.class_of(count) << 24) | (unit_id - @base)
+      @sketches[unit_id - @base] = (sketch << 32) | unit_id
+      grams.unpack("L*").each { |gram| @pairs << ((gram << 29) | tail) }
     end
 
     # Writes the part; the block is called now and then and may raise. Returns its number.
@@ -115,13 +124,13 @@ class MemoryIndex
           limit = (block + 1) << (29 + LOW)
           to = (from...size).bsearch { |index| @pairs[index] >= limit } || size
           pairs = @pairs[from, to - from]
-          out << [(part * BLOCKS) + block, pairs.map { |pair| (pair >> 24) & 0x7FFFFF }.pack("L*") << pairs.map { |pair| @base + (pair & 0xFFFFFF) }.pack("L*")]
+          out << [(part * BLOCKS) + block, pairs.map { |pair| (pair >> 24) & 0x7FFFFF }.pack("L*") << pairs.map { |pair| @sketches[pair & 0xFFFFFF] }.pack("Q*")]
           from = to
         end
       end
       MemoryIndex.write(rows)
       ApplicationRecord.transaction { raw.execute("UPDATE memory_parts SET whole = 1 WHERE id = ?", [part]) }
-      @pairs = []
+      @pairs, @sketches = [], []
       part
     end
   end
@@ -147,7 +156,7 @@ class MemoryIndex
   def compact
     old = parts
     raw.execute("DROP TABLE IF EXISTS temp.seen_fresh")
-    raw.execute("CREATE TEMP TABLE seen_fresh AS SELECT gram, class, unit_id FROM memory_fresh WHERE memory_id = #{@memory_id.to_i} ORDER BY gram")
+    raw.execute("CREATE TEMP TABLE seen_fresh AS SELECT gram, class, unit_id, sketch FROM memory_fresh WHERE memory_id = #{@memory_id.to_i} ORDER BY gram")
     raw.execute("CREATE INDEX temp.seen_grams ON seen_fresh (gram)")
     return if old.size <= 1 && first("SELECT COUNT(*) FROM seen_fresh", []).zero?
 
@@ -197,48 +206,58 @@ class MemoryIndex
     pages = Hash.new { |hash, gram| hash[gram] = [] }
     by_id.keys.each_slice(500) do |ids|
       rows = MemoryIndex.select("SELECT id, length(pairs), CASE WHEN length(pairs) <= #{LARGE} THEN pairs END FROM memory_postings WHERE id IN (#{ids.join(',')})")
-      rows.each { |id, length, pairs| by_id[id].each { |gram| pages[gram] << (pairs || [id, length / 8]) } }
+      rows.each { |id, length, pairs| by_id[id].each { |gram| pages[gram] << (pairs || [id, length / BYTES]) } }
     end
     pages
   end
 
-  # What the blocks hold of each gram in some classes: packed ids, or of large blocks what stands for them.
+  # What the blocks hold of each gram in some classes: packed postings, or of large blocks what stands for them.
   def slices(pages, first, last)
     pages.to_h { |gram, list| [gram, list.map { |page| page.is_a?(Array) ? page : slice(page, gram, first, last) }.reject(&:empty?)] }
   end
 
   def read_fresh(grams, first, last)
-    rows = MemoryIndex.select("SELECT gram, unit_id FROM memory_fresh WHERE memory_id = ? AND gram IN (#{grams.join(',')}) AND class BETWEEN ? AND ?", [@memory_id, first, last])
-    rows.group_by(&:first).transform_values { |found| found.map(&:last).pack("L*") }
+    rows = MemoryIndex.select("SELECT gram, (sketch << 32) | unit_id FROM memory_fresh WHERE memory_id = ? AND gram IN (#{grams.join(',')}) AND class BETWEEN ? AND ?", [@memory_id, first, last])
+    rows.group_by(&:first).transform_values { |found| found.map(&:last).pack("Q*") }
   end
 
   def blob(id) = first("SELECT pairs FROM memory_postings WHERE id = ?", [id])
 
-  # The unit ids of a gram and classes in a block, packed.
+  # The postings of a gram and classes in a block, packed.
   def slice(pairs, gram, first, last)
-    count = pairs.bytesize / 8
+    count = pairs.bytesize / BYTES
     head = (gram & 0x3FFFF) << CLASS_BITS
     low = (0...count).bsearch { |index| pairs.unpack1("L", offset: index * 4) >= head + first } or return ""
     high = (low...count).bsearch { |index| pairs.unpack1("L", offset: index * 4) > head + last } || count
-    pairs.byteslice((count + low) * 4, (high - low) * 4)
+    pairs.byteslice((count * 4) + (low * 8), (high - low) * 8)
+  end
+
+  # The ids of postings with what their grams weigh, the likeliest first. Numbers are sorted faster than pairs.
+  def in_order(hits, sketch)
+    share = hits.empty? ? 0 : WORTH * 256 / hits.values.max.to_f
+    hits.map do |posting, weight|
+      bits = sketch ^ (posting >> 32)
+      (((SET[bits & 0x7FFF] + SET[bits >> 15]) * 256 - (weight * share).to_i) << 32) | (posting & 0xFFFFFFFF)
+    end.sort!.map! { |one| one & 0xFFFFFFFF }.uniq
   end
 
   # The rows of some blocks of the new part.
   def merged(old, part, blocks)
-    pairs = Hash.new { |hash, block| hash[block] = [] }
+    heads, postings = 2.times.map { Hash.new { |hash, block| hash[block] = [] } }
     ids = old.flat_map { |one| blocks.map { |block| (one * BLOCKS) + block } }
     MemoryIndex.select("SELECT id, pairs FROM memory_postings WHERE id IN (#{ids.join(',')})").each do |id, blob|
-      half = blob.bytesize / 2
-      heads, units = blob.byteslice(0, half).unpack("L*"), blob.byteslice(half, half).unpack("L*")
-      list = pairs[id % BLOCKS]
-      heads.each_with_index { |head, index| list << ((head << 32) | units[index]) }
+      count = blob.bytesize / BYTES
+      heads[id % BLOCKS].concat(blob.byteslice(0, count * 4).unpack("L*"))
+      postings[id % BLOCKS].concat(blob.byteslice(count * 4, count * 8).unpack("Q*"))
     end
-    MemoryIndex.select("SELECT gram, class, unit_id FROM seen_fresh WHERE gram >= ? AND gram < ?", [blocks.first << LOW, (blocks.last + 1) << LOW]).each do |gram, length, unit|
-      pairs[gram >> LOW] << ((((gram & 0x3FFFF) << CLASS_BITS) | length) << 32 | unit)
+    MemoryIndex.select("SELECT gram, class, unit_id, sketch FROM seen_fresh WHERE gram >= ? AND gram < ?", [blocks.first << LOW, (blocks.last + 1) << LOW]).each do |gram, length, unit, sketch|
+      heads[gram >> LOW] << (((gram & 0x3FFFF) << CLASS_BITS) | length)
+      postings[gram >> LOW] << ((sketch << 32) | unit)
     end
-    pairs.map do |block, list|
-      list.sort!
-      [(part * BLOCKS) + block, list.map { |pair| pair >> 32 }.pack("L*") << list.map { |pair| pair & 0xFFFFFFFF }.pack("L*")]
+    heads.map do |block, list|
+      order = list.each_with_index.map { |head, index| (head << 32) | index }.sort!
+      own = postings[block]
+      [(part * BLOCKS) + block, order.map { |one| one >> 32 }.pack("L*") << order.map { |one| own[one & 0xFFFFFFFF] }.pack("Q*")]
     end
   end
 end

@@ -1,17 +1,41 @@
 # The core's memory port on SQLite: the store finds candidates, the core scores them.
 class MemoryStore
-  # How many postings a lookup may read, and how many units it compares by their words, or short ones by
-  # their letters.
+  # How many postings a lookup may read.
   BUDGET = 5_000
-  COMPARED = 100
+  # Of the units found so many are compared by their signatures at first, then more as long as there are good ones among the last; short
+  # texts by their letters.
+  COMPARED = [160, 600, 2500, 10_000].freeze
+  EACH = 12
   SPELT = 500
+  # A guess and an id in one number: the id takes so many bits, the guess so many parts of a point.
+  PLACE = 40
+  FINE = 64
+  SLACK = Glossema::Matching::Lookup::SLACK
+  # How many units are read at a time.
+  BATCH = 20
   # How many units of the same source are looked at for the one in context.
   EXACT = 60
-  # How much of a score words may give that are alike without having one key.
-  SOFT = 0.3
-  COLUMNS = "id, source, target, author, changed_by, client, subject, project, file, origin, key, previous_hash, next_hash, used, created_at, updated_at".freeze
+  COLUMNS = "target, author, changed_by, client, subject, project, file, origin, key, previous_hash, next_hash, used, created_at, updated_at".freeze
   TEXTS = %w[author changed_by client subject project file origin key].freeze
   Grams = Glossema::Matching::Grams
+
+  # A unit found. What it says beside its source is read when it is asked for: of most the source is enough.
+  class Found < Glossema::Matching::Candidate
+    def target = (self[:target] || read) && self[:target]
+    def attributes = (self[:attributes] || read) && self[:attributes]
+
+    private
+
+    def read
+      target, *row = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE id = ?", [id]).first
+      texts = row.first(TEXTS.size)
+      previous, following, used, made, changed = row.drop(TEXTS.size)
+      self[:target] = Glossema::Content.from_written(target)
+      self[:attributes] = TEXTS.zip(texts.map(&:to_s)).to_h.merge("previous" => previous&.to_s, "next" => following&.to_s, "used" => used, "created_at" => iso(made), "updated_at" => iso(changed))
+    end
+
+    def iso(time) = "#{time.to_s[0, 19].tr(' ', 'T')}Z"
+  end
 
   attr_reader :penalty
 
@@ -24,59 +48,58 @@ class MemoryStore
   def name = @memory.name
   def language_pair = [@memory.source_lang, @memory.target_lang]
 
-  # The exact units, and those that share most words with the text looked up. With `best_only` exact ones are enough.
+  # The exact units, then those that share most words with the text looked up. With `best_only` exact ones are enough.
   def candidates(units, content:, floor:, limit:, best_only: false)
-    exact = rows("memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}", [id, MemoryUnit.hash_of(content)])
-    return exact.map { |row| candidate(row) } if best_only && exact.any?
+    exact = sources("memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}", [id, MemoryUnit.hash_of(content)])
+    exact.each { |unit, source| yield found(unit, source) }
+    return if best_only && exact.any?
 
-    words = Grams.words(content.text)
-    ids = words.empty? ? [] : likeliest(content.text, words, Glossema::Matching::Score.weight(units), floor, limit) - exact.map(&:first)
-    (exact + (ids.empty? ? [] : rows("id IN (#{ids.join(',')})"))).map { |row| candidate(row) }
+    words, marks = Grams.of_units(units)
+    return if words.empty?
+
+    likeliest(content.text, words, marks, Glossema::Matching::Score.weight(units), floor, limit).reject { |_, unit| exact.key?(unit) }.each_slice(BATCH) do |slice|
+      list = sources("id IN (#{slice.map(&:last).join(',')})")
+      slice.each { |guess, unit| list[unit] && yield(found(unit, list[unit], guess)) }
+    end
   end
 
   private
 
-  def rows(condition, values = []) = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE #{condition}", values)
+  # {id => source}
+  def sources(condition, values = []) = MemoryIndex.select("SELECT id, source FROM memory_units WHERE #{condition}", values).to_h
 
-  # The ids of the units most like a text of these words.
-  def likeliest(text, words, weight, floor, limit)
-    short = words.size <= Grams::SHORT
-    hits = @index.find(words, weight, [floor, 1].max, BUDGET)
-    ids = most(hits, short ? SPELT : COMPARED)
-    return [] if ids.empty?
-    return spelt_alike(text, ids, limit) if short
+  def found(id, source, guess = nil) = Found.new(id: id, source: Glossema::Content.from_written(source), guess: guess)
 
-    own, top = Grams.singles(words).uniq, hits.each_value.max.to_f
-    least = words.size > 3 ? (floor / 100.0) - SOFT : 0.0
-    found = MemoryIndex.select("SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id]).filter_map do |unit, packed|
-      likeness = Grams.likeness(own, packed.unpack("L*").uniq)
-      [likeness + (hits[unit] / top), unit] if likeness >= least
+  # [[about what score, id], …] of the units most like a text of these words and marks, the likeliest first.
+  def likeliest(text, words, marks, weight, floor, limit)
+    found = @index.find(words, weight, [floor, 1].max, BUDGET)
+    return spelt_alike(text, found.first(SPELT), limit) if words.size <= Grams::SHORT
+
+    own, guesses, seen = Grams.parse(Grams.signature(words, marks)), [], 0
+    COMPARED.map { |count| [count, EACH * limit].max }.uniq.each do |count|
+      fresh = compared(own, found[seen...count].to_a)
+      guesses.concat(fresh).sort!
+      seen = count
+      # With a place in the list in sight, the next may hold better ones.
+      least = [floor * FINE, guesses.size > limit ? guesses[-limit] >> PLACE : 0].max - (SLACK * FINE)
+      break if seen >= found.size || fresh.last(fresh.size / 2).none? { |guess| guess >> PLACE >= least }
     end
-    found.max(limit).map(&:last)
+    guesses.reverse.map { |guess| [(guess >> PLACE) / FINE.to_f, guess & ((1 << PLACE) - 1)] }
   end
 
-  # The ids that weigh most. Sorting all of many would take longer than the rest.
-  def most(hits, count)
-    return hits.keys if hits.size <= count
+  # [guess and id as one number, …], in the order of the ids: numbers are sorted faster than pairs.
+  def compared(own, ids)
+    return [] if ids.empty?
 
-    least = hits.values.max(count).last
-    ids = hits.filter_map { |id, weight| id if weight > least }
-    ids + hits.lazy.filter_map { |id, weight| id if weight == least }.first(count - ids.size)
+    found = MemoryIndex.select("SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id]).to_h
+    ids.filter_map { |unit| (packed = found[unit]) && (((Grams.likeness(own, packed) * FINE).to_i << PLACE) | unit) }
   end
 
   # Of short texts it is the letters that tell.
   def spelt_alike(text, ids, limit)
+    return [] if ids.empty?
+
     MemoryIndex.select("SELECT id, source FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id])
-               .map { |unit, source| [Glossema::Matching::Score.spelling(text, source), unit] }.max(limit).map(&:last)
+               .map { |unit, source| [Glossema::Matching::Score.spelling(text, source), unit] }.max(limit * 2 + 10).map { |_, unit| [nil, unit] }
   end
-
-  def candidate(row)
-    id, source, target, *texts = row.first(3 + TEXTS.size)
-    previous, following, used, made, changed = row.drop(3 + TEXTS.size)
-    attributes = TEXTS.zip(texts.map(&:to_s)).to_h
-    Glossema::Matching::Candidate.new(id: id, source: Glossema::Content.from_written(source), target: Glossema::Content.from_written(target),
-                                      attributes: attributes.merge("previous" => previous&.to_s, "next" => following&.to_s, "used" => used, "created_at" => iso(made), "updated_at" => iso(changed)))
-  end
-
-  def iso(time) = "#{time.to_s[0, 19].tr(' ', 'T')}Z"
 end

@@ -10,8 +10,8 @@ class MemoryWriter
   # attributes: of a MemoryUnit, source and target in the written form. Returns the unit.
   def add(attributes)
     content = Glossema::Content.from_written(attributes.fetch(:source))
-    words = Grams.words(MemoryIndex.plain(attributes.fetch(:source)))
-    unit = @memory.units.create!(source_hash: MemoryUnit.hash_of(content), words: Grams.singles(words).pack("L*"), **attributes)
+    words, marks = Grams.tokens(MemoryIndex.plain(attributes.fetch(:source)))
+    unit = @memory.units.create!(source_hash: MemoryUnit.hash_of(content), words: Grams.signature(words, marks), **attributes)
     @index.add(unit.id, words)
     MemoryIndex.put_text(unit.id, unit.source, unit.target)
     unit
@@ -24,8 +24,8 @@ class MemoryWriter
     if unit.source == before[0]
       unit.save!
     else
-      words = Grams.words(MemoryIndex.plain(unit.source))
-      unit.update!(source_hash: MemoryUnit.hash_of(Glossema::Content.from_written(unit.source)), words: Grams.singles(words).pack("L*"))
+      words, marks = Grams.tokens(MemoryIndex.plain(unit.source))
+      unit.update!(source_hash: MemoryUnit.hash_of(Glossema::Content.from_written(unit.source)), words: Grams.signature(words, marks))
       @index.add(unit.id, words)
     end
     if [unit.source, unit.target] != before
@@ -40,12 +40,12 @@ class MemoryWriter
     unit = MemoryUnit.find_by(id: id)
     if unit
       # Back where it was, too: its postings there may be gone.
-      MemoryIndex.new(kept["memory_id"]).add(id, Grams.words(MemoryIndex.plain(kept["source"]))) if unit.memory_id != kept["memory_id"]
+      MemoryIndex.new(kept["memory_id"]).add(id, Grams.tokens(MemoryIndex.plain(kept["source"])).first) if unit.memory_id != kept["memory_id"]
       return change(unit, kept)
     end
 
-    words = Grams.words(MemoryIndex.plain(kept["source"]))
-    MemoryUnit.create!(id: id, source_hash: MemoryUnit.hash_of(Glossema::Content.from_written(kept["source"])), words: Grams.singles(words).pack("L*"), **kept)
+    words, marks = Grams.tokens(MemoryIndex.plain(kept["source"]))
+    MemoryUnit.create!(id: id, source_hash: MemoryUnit.hash_of(Glossema::Content.from_written(kept["source"])), words: Grams.signature(words, marks), **kept)
     MemoryIndex.new(kept["memory_id"]).add(id, words)
     MemoryIndex.put_text(id, kept["source"], kept["target"])
   end
@@ -57,17 +57,16 @@ class MemoryWriter
     units.delete_all
   end
 
-  # Inserts units in bulk. rows: arrays in the order of COLUMNS after memory_id, with words still as words; yields the id and words of each.
+  # Inserts units in bulk. rows: arrays in the order of COLUMNS after memory_id, followed by how many words it has, its sketch and its grams, packed; yields the id and these of each.
   # For whoever is inside a transaction.
   def insert(rows)
     unit = raw.prepare("INSERT INTO memory_units (#{COLUMNS.join(', ')}) VALUES (#{COLUMNS.map { '?' }.join(', ')})")
     text = raw.prepare("INSERT INTO memory_texts (rowid, source, target) VALUES (?, ?, ?)")
-    rows.each do |source, target, hash, words, *rest|
-      singles = Grams.singles(words)
-      put(unit, @memory.id, source, target, hash, SQLite3::Blob.new(singles.pack("L*")), *rest)
+    rows.each do |source, target, hash, signature, *rest, count, sketch, grams|
+      put(unit, @memory.id, source, target, hash, SQLite3::Blob.new(signature), *rest)
       id = raw.last_insert_row_id
       put(text, id, MemoryIndex.plain(source), MemoryIndex.plain(target))
-      yield id, words, singles
+      yield id, count, sketch, grams
     end
   ensure
     unit&.close

@@ -51,7 +51,7 @@ class UnitImport
 
   private
 
-  def again(unit) = [words = MemoryIndex::Grams.words(MemoryIndex.plain(unit.source)), MemoryIndex::Grams.singles(words)]
+  def again(unit) = [(words = MemoryIndex::Grams.tokens(MemoryIndex.plain(unit.source)).first).size, MemoryIndex::Grams.sketch(MemoryIndex::Grams.singles(words)), MemoryIndex::Grams.all(words).pack("L*")]
 
   # Units of TMX as they are; of any other file with both languages those of its segments.
   def each_pair(io, name, &block)
@@ -78,7 +78,7 @@ class UnitImport
   def take(pairs, at)
     @facts["read"] += pairs.size
     rows = pairs.filter_map { |pair| prepared(pair) }
-    ApplicationRecord.transaction { @writer.insert(fresh(rows)) { |id, words, singles| index(id, words, singles) } }
+    ApplicationRecord.transaction { @writer.insert(fresh(rows)) { |*unit| index(*unit) } }
     complete if @full
     now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     return if now - @touched < TOUCH
@@ -98,8 +98,11 @@ class UnitImport
     hash = coded || !pair.source.match?(FOLDED) ? MemoryUnit.hash_of(Glossema::Content.from_written(pair.source)) : Digest::SHA1.hexdigest(pair.source)[0, 15].hex
     told = pair.attributes
     times = told.values_at("created_at", "updated_at").map { |time| time ? time.tr("T", " ").delete_suffix("Z") : @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S") }
-    [pair.source, pair.target, hash, MemoryIndex::Grams.words(coded ? MemoryIndex.plain(pair.source) : pair.source), told["author"], told["changed_by"], told["client"], told["subject"], told["project"], told["file"],
-     told["origin"] || "imported", told["key"], told["previous"]&.to_i(36), told["next"]&.to_i(36), pair.codes && JSON.generate(pair.codes), pair.extra && JSON.generate(pair.extra), told["used"].to_i, @change.id, *times]
+    words, marks = MemoryIndex::Grams.tokens(coded ? MemoryIndex.plain(pair.source) : pair.source)
+    singles = MemoryIndex::Grams.singles(words)
+    [pair.source, pair.target, hash, MemoryIndex::Grams.signature(words, marks, singles), told["author"], told["changed_by"], told["client"], told["subject"], told["project"], told["file"],
+     told["origin"] || "imported", told["key"], told["previous"]&.to_i(36), told["next"]&.to_i(36), pair.codes && JSON.generate(pair.codes), pair.extra && JSON.generate(pair.extra), told["used"].to_i, @change.id, *times,
+     words.size, MemoryIndex::Grams.sketch(singles), MemoryIndex::Grams.all(words, singles).pack("L*")]
   end
 
   # The rows that are new; others are passed over, or where she wants that take the place of an older translation.
@@ -122,19 +125,19 @@ class UnitImport
   # Newer wins.
   def replaced(others, row)
     old, (id, changed) = others.max_by { |_, (_, time)| time || Time.zone.at(0) }
-    return @facts["same"] += 1 if id.nil? || changed >= Time.zone.parse(row.last)
+    return @facts["same"] += 1 if id.nil? || changed >= Time.zone.parse(row[-4])
 
     unit = MemoryUnit.find(id)
     MemoryUnitVersion.create!(unit_id: id, change_id: @change.id, before: unit.kept)
-    @writer.change(unit, target: row[1], changed_by: row[4], updated_at: Time.zone.parse(row.last))
+    @writer.change(unit, target: row[1], changed_by: row[4], updated_at: Time.zone.parse(row[-4]))
     @facts["updated"] += 1
     others.delete(old)
-    others[row[1]] = [id, Time.zone.parse(row.last), row[0]]
+    others[row[1]] = [id, Time.zone.parse(row[-4]), row[0]]
   end
 
-  def index(id, words, singles)
+  def index(id, count, sketch, grams)
     @builder ||= MemoryIndex::Builder.new(@memory.id, id)
-    @builder.add(id, words, singles)
+    @builder.add(id, count, sketch, grams)
     @last = id
     @waiting = @waiting.to_i + 1
     @full = @waiting >= MemoryIndex::PART

@@ -53,7 +53,7 @@ RSpec.describe Glossema::Matching do
     # A memory as plain as can be: it gives all it has.
     memory = Struct.new(:name, :penalty, :language_pair, :units) do
       def id = name
-      def candidates(_units, **) = units.map(&:dup)
+      def candidates(_units, **, &block) = units.map(&:dup).each(&block)
     end
 
     def unit(source, target, **attributes)
@@ -152,9 +152,24 @@ RSpec.describe Glossema::Matching do
 
     it "has inflected, accented and misspelt short words meet" do
       [%w[strap straps], %w[configure configuring], %w[Über uber], %w[file files], %w[data date], %w[enable disable], %w[80 60]].each do |one, other|
-        expect(described_class.all(described_class.words(one)) & described_class.all(described_class.words(other))).not_to be_empty, "#{one} / #{other}"
+        expect(described_class.all([one]) & described_class.all([other])).not_to be_empty, "#{one} / #{other}"
       end
-      expect(described_class.words("チェーン is 鎖")).to eq(%w[チ ェ ー ン is 鎖])
+      expect(described_class.tokens("チェーン is 鎖, e-mail 3.5!")).to eq([%w[チ ェ ー ン is 鎖 e-mail 3.5], %w[, !]])
+    end
+
+    # [text, another, about what score]
+    [["Check the brakes now.", "Check the brakes now.", 100], ["Check the brakes now.", "Check the brake now.", 94..95], ["Load 80 kg.", "Load 75 kg.", 99..100], ["a b a b a b", "a b", 33..34],
+     ["See https://a.example/x!", "See https://a.example/y!", 99..100], ["one (two)", "one two", 79..81], ["x", "a long text of other words", 0], ["", "", 100]].each do |one, other, about|
+      it "guesses about #{about} for #{one.inspect} and #{other.inspect}" do
+        own, theirs = [one, other].map { |text| described_class.signature(*described_class.tokens(text)) }
+        expect(about).to be === described_class.likeness(described_class.parse(own), theirs).round(1)
+      end
+    end
+
+    it "sketches texts so that few words more or less change few bits" do
+      words = Array.new(12) { |index| Zlib.crc32("word#{index}").to_s(36) }
+      bits = ->(one, other) { (described_class.sketch(described_class.singles(one)) ^ described_class.sketch(described_class.singles(other))).to_s(2).count("1") }
+      expect([bits[words, words.shuffle], bits[words, words[1..]], bits[words + words, words]]).to match([0, 1, be > 1])
     end
   end
 

@@ -96,7 +96,7 @@ RSpec.describe Memory do
     expect(memory.units.distinct.count(:source)).to eq(100)
     change.undo
     expect(memory.units.count).to eq(0)
-    expect(MemoryIndex.new(memory.id).find(%w[sentence 7], 2, 70, 100).keys & MemoryUnit.ids).to eq([])
+    expect(MemoryIndex.new(memory.id).find(%w[sentence 7], 2, 70, 100) & MemoryUnit.ids).to eq([])
   end
 
   it "goes for good a while after it was deleted, with its units and its past" do

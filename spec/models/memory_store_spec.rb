@@ -1,6 +1,5 @@
 # The memory on SQLite behind the core's port: nothing an exhaustive scan finds is missed, and its index stays right.
 RSpec.describe MemoryStore do
-  let(:random) { Random.new(2) }
   let(:memory) { make_user.memories.create!(name: "m", source_lang: "en-GB", target_lang: "it-IT") }
 
   def lookup(text, memories, limit: 5)
@@ -14,32 +13,40 @@ RSpec.describe MemoryStore do
     UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(StringIO.new(tmx), "m.tmx")
   end
 
-  # Stems, endings and numbers make sentences that are like one another, as those of a manual are.
-  def sentence
+  # Stems, endings and numbers make sentences that are like one another, as those of a manual are; some stand in markup that many have.
+  def sentence(random)
     stems = %w[strap deck load brake wheel tyre chain rid seat batter mot lock gear pull check tight carr nev box han light bell cable lever pedal saddle]
-    Array.new(random.rand(1..8)) { random.rand(9).zero? ? random.rand(100).to_s : stems.sample(random: random) + ["", "s", "ed", "ing", "er"].sample(random: random) }.join(" ").capitalize.concat(".")
+    text = Array.new(random.rand(1..8)) { random.rand(9).zero? ? random.rand(100).to_s : stems.sample(random: random) + ["", "s", "ed", "ing", "er"].sample(random: random) }.join(" ").capitalize.concat(".")
+    case random.rand(20)
+    when 0 then "<link href=\"text/a#{random.rand(99)}/b#{random.rand(9999)}.htm\" name=\"#{text.split.first}\">#{text}</link>"
+    when 1 then "<img id=\"img_id3#{random.rand(999_999)}\" src=\"media/help/x#{random.rand(99)}.svg\" width=\"1cm\"/> #{text}"
+    else text
+    end
   end
 
-  it "finds of 5,000 units what a scan of everything finds at 70 and above, in order" do
-    sentences = Array.new(5000) { sentence }.uniq
-    import(memory, sentences.map.with_index { |text, index| [text, "t#{index}"] })
-    exhaustive = described_class.new(memory)
-    def exhaustive.candidates(*, content:, **)
-      words = content.text.count(" ") + 1
-      (@everything ||= rows("memory_id = ?", [id])).select { |row| (row[1].count(" ") + 1).between?(words * 0.6, (words * 1.6) + 1) }.map { |row| candidate(row) }
+  [3, 8].each do |seed|
+    it "finds of 5,000 units what a scan of everything finds at 70 and above, in order (seed #{seed})" do
+      random = Random.new(seed)
+      sentences = Array.new(5000) { sentence(random) }.uniq
+      import(memory, sentences.map.with_index { |text, index| [text, "t#{index}"] })
+      everything = described_class.new(memory)
+      def everything.candidates(*, **)
+        (@everything ||= sources("memory_id = ?", [id])).each { |unit, source| yield found(unit, source) }
+      end
+      wanted = found = 0
+      sentences.sample(40, random: random).each_with_index do |text, index|
+        words = text.split
+        words[random.rand(words.size)] = sentence(random).split.first if words.size > 1
+        limit = index.even? ? 5 : 50
+        best = lookup(words.join(" "), [everything], limit: limit).map(&:score)
+        scores = lookup(words.join(" "), [described_class.new(memory)], limit: limit).map(&:score)
+        expect(scores).to eq(scores.sort.reverse)
+        wanted += best.size
+        found += best.zip(scores).count { |one, other| one == other }
+      end
+      expect(wanted).to be > 30
+      expect(found).to be >= wanted * 0.995, "#{found} of #{wanted}"
     end
-    wanted = found = 0
-    sentences.sample(60, random: random).each do |text|
-      words = text.split
-      words[random.rand(words.size)] = sentence.split.first if words.size > 1
-      best = lookup(words.join(" "), [exhaustive]).map(&:score)
-      scores = lookup(words.join(" "), [described_class.new(memory)]).map(&:score)
-      expect(scores).to eq(scores.sort.reverse)
-      wanted += best.size
-      found += best.zip(scores).count { |one, other| one == other }
-    end
-    expect(wanted).to be > 40
-    expect(found).to be >= wanted * 0.995
   end
 
   it "learns while an import runs, sees what is in already, and stays the same through compacting" do

@@ -66,6 +66,8 @@ module Glossema
 
     # A content of bare codes read from a written form alone, for comparing texts without their document.
     def self.from_written(written)
+      return text(written) unless written.match?(/[{\\]/)
+
       found = written.gsub(/\\./m, "").scan(%r{\{(/?)(\d+)(/?)\}}).map do |slash, id, single|
         Code.new(id: id.to_i, kind: slash == "/" ? :close : (single == "/" ? :alone : :open), key: id, type: "code", equiv: "")
       end

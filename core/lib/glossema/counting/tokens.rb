@@ -15,20 +15,28 @@ module Glossema
       ADDRESS = '(?:(?:https?|ftp)://|www\.)[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]|' \
                 '[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+|' \
                 '(?:[\p{L}\p{N}-]+\.)+\p{L}{2,}/[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]'.freeze
-      PATTERN = /(?<address>#{ADDRESS})|(?<grouped>#{GROUPED})|(?<unspaced>(?=[[\p{L}\p{Nl}ー々]&&[#{UNSPACED}]])\X)|(?<word>#{LETTER_OR_DIGIT}+(?:#{JOINT}#{LETTER_OR_DIGIT}+)*)|(?<mark>[^\s\p{Z}\p{Cc}\p{Cf}]\p{M}*)/
+      # Addresses, grouped numbers, unspaced characters, words, marks.
+      PATTERN = /#{ADDRESS}|#{GROUPED}|(?=[[\p{L}\p{Nl}ー々]&&[#{UNSPACED}]])\X|#{LETTER_OR_DIGIT}+(?:#{JOINT}#{LETTER_OR_DIGIT}+)*|[^\s\p{Z}\p{Cc}\p{Cf}]\p{M}*/
+      # The same kinds of token come again and again; so many are remembered.
+      REMEMBERED = 50_000
 
       module_function
 
       # text → array of Token, in order; white space and control characters give none.
-      def of(text)
-        tokens = []
-        text.scan(PATTERN) do
-          match = Regexp.last_match
-          value = match[0]
-          tokens << Token.new(value, kind(match, value), match.begin(0), match.end(0))
+      def of(text) = [].tap { |tokens| each(text) { |value, kind, from, to| tokens << Token.new(value, kind, from, to) } }
+
+      # Yields text, kind, from and to of each token.
+      def each(text)
+        at, known = 0, kinds
+        text.scan(PATTERN).each do |value|
+          # Only white space and the like lies between, so the next place it stands at is its own.
+          from = text.index(value, at)
+          yield value, known[value] || kind(value), from, at = from + value.length
         end
-        tokens
       end
+
+      # text → array of Strings: the tokens by themselves.
+      def texts(text) = text.scan(PATTERN)
 
       # Plain words parted by blanks, each with at most some marks after it: most of English, counted without more ado.
       PLAIN = /\A(?:\(?[A-Za-z0-9]+[),;:!?.]{0,2}(?: +|\z))*\z/
@@ -39,12 +47,17 @@ module Glossema
       # True when the text holds characters that are counted one by one.
       def by_character?(text) = text.match?(/[[\p{L}]&&[#{UNSPACED}]]/)
 
-      def kind(match, value)
-        return :mark if match[:mark] || !value.match?(/[\p{L}\p{Nd}\p{Nl}]/)
-
-        value.match?(/\p{Nd}/) && !value.match?(/\p{L}/) ? :number : :word
+      # :word, :number or :mark, by the text of a token.
+      def kind(value)
+        known = kinds
+        known.clear if known.size > REMEMBERED
+        known[value] ||= if !value.match?(/[\p{L}\p{Nd}\p{Nl}]/) then :mark
+                         else value.match?(/\p{Nd}/) && !value.match?(/\p{L}/) ? :number : :word
+                         end
       end
-      private_class_method :kind
+
+      def kinds = Thread.current[:glossema_kinds] ||= {}
+      private_class_method :kinds
     end
   end
 end

@@ -1,6 +1,6 @@
 # What a memory's index is made of: a text as keys of its words, single and in pairs, and which of them a lookup has to read.
 #
-# A match at score s differs from a text of weight w in at most k = ⌊w × (1 − s)⌋ words where it is no longer than the text, else in
+# A match at score s differs from a text of weight w in at most k = ⌊w × (1 − s)⌋ words where it has no more of them, else in
 # ⌊w × (1 − s) / s⌋. Cut into k + 1 pieces, one piece at least stands in it untouched (pigeonhole), so only units that share a
 # piece need be looked at. Pieces are words and pairs of neighbours, chosen so that few units share them. Inflected words have
 # the same key, being alike in front.
@@ -11,7 +11,7 @@ module Glossema
     module Grams
       # Longer texts are told apart by their beginning.
       WORDS = 160
-      WORD = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}]|[[[:alnum:]]\p{M}&&[^\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}]]+/
+      MARKS = 250
       # Texts of so few words are also found by how their words end.
       SHORT = 2
       # Words of so many letters may differ in any one of them.
@@ -22,36 +22,102 @@ module Glossema
       FEW = 200
       # How many words' keys are kept in mind.
       REMEMBERED = 100_000
+      # What two words with the same key are taken to cost, before their letters are compared.
+      ALIKE = 0.2
       # A text's class is by its number of words; classes get wider as texts get longer.
       CLASSES = [0, 1, 2, 3, 4, 5, 6, 7, 9, 11, 14, 17, 21, 26, 33, 42, 54, 70, 90, 120, WORDS].freeze
 
+      # What a text is compared by before it is scored; exact, keys and marks are arrays of Integer, each once.
+      Signature = Struct.new(:exact, :keys, :marks, :weight)
+
       module_function
 
-      # text → array of word keys: the first letters without case and accents; "0" for any number.
-      def words(text)
-        folded = text.downcase
-        found = if folded.ascii_only? then folded.tr("^a-z0-9", " ").split
-                else folded.unicode_normalize(:nfkd).gsub(/[\u0300-\u036f]/, "").unicode_normalize(:nfc).scan(WORD)
-                end
-        found = found.first(WORDS) if found.size > WORDS
-        found
+      # text → [words, marks], the tokens of the score.
+      def tokens(text)
+        marks, words = Counting::Tokens.texts(Score.nfc(text)).partition { |token| Counting::Tokens.kind(token) == :mark }
+        [words.size > WORDS ? words.first(WORDS) : words, marks]
       end
 
-      # A word as the index keeps it.
+      # The same of what a text was cut into (array of Unit).
+      def of_units(units)
+        marks, words = units.reject { |unit| unit.kind == :code }.partition { |unit| unit.kind == :mark }.map { |list| list.map(&:text) }
+        [words.first(WORDS), marks]
+      end
+
+      # A word as the index keeps it: its first letters without case and accents; "0" for any number.
       def key(word)
+        word = fold(word)
         return "0" if word.match?(/\A\d/)
 
         word.length > 4 ? word[0, 4] : (word.length == 4 ? word.delete_suffix("s") : word)
       end
 
-      # words (of `words`) → array of Integer < 2³²: the keys of the single words, as kept with a unit to compare it by.
+      def fold(word)
+        folded = word.downcase
+        return folded.delete("^a-z0-9") if folded.ascii_only?
+
+        folded.unicode_normalize(:nfkd).gsub(/[^[:alnum:]]/, "").unicode_normalize(:nfc)
+      end
+
+      # words → array of Integer < 2³²: the keys of the single words.
       def singles(words)
         known = Thread.current[:glossema_grams] ||= {}
         known.clear if known.size > REMEMBERED
         words.map { |word| known[word] ||= Zlib.crc32(key(word)) }
       end
 
-      # singles and words → array of Integer: all grams a unit is found by.
+      # A word as such; numbers and addresses, which can be adapted, are all the same.
+      def exact(word)
+        known = Thread.current[:glossema_exact] ||= {}
+        known.clear if known.size > REMEMBERED
+        known[word] ||= Zlib.crc32(Counting::Tokens.kind(word) == :number ? "0" : word.match?(Adapted::ADDRESS) ? "@" : word)
+      end
+
+      # What is kept of a text to compare it by: 16 bits for each word, for each word's key, and for each mark.
+      def signature(words, marks, singles = Grams.singles(words))
+        [words.size, *numbered(words.map { |word| exact(word) }), *numbered(singles), *numbered(marks.first(MARKS).map { |mark| Zlib.crc32(mark) })].pack("S*")
+      end
+
+      # Which words a text has, in 30 bits: texts that differ in few words differ in few bits. singles: of all words.
+      def sketch(singles)
+        bits = 0
+        numbered(singles).each { |single| bits ^= 1 << ((single >> 7) % 30) }
+        bits
+      end
+
+      # The second of the same is another one than the first.
+      def numbered(list)
+        return list if list.uniq.size == list.size
+
+        seen = Hash.new(0)
+        list.map { |one| one + (((seen[one] += 1) - 1) * 40_503) }
+      end
+      private_class_method :numbered
+
+      def parse(packed)
+        count, *list = packed.unpack("S*")
+        Signature.new(list[0, count], list[count, count], list[2 * count..], count + ((list.size - (2 * count)) * WEIGHTS[:mark]))
+      end
+
+      # About what score two texts would have, 0 to 100: an edit distance that does not look at the order. own: a Signature; packed: that of
+      # the other, as kept.
+      def likeness(own, packed)
+        list = packed.unpack("S*")
+        count = list[0]
+        marks = list.size - 1 - (2 * count)
+        exact = (own.exact & list[1, count]).size
+        keys = (own.keys & list[1 + count, count]).size
+        same = marks.zero? ? 0 : (own.marks & list[1 + (2 * count), marks]).size
+        size, others = own.exact.size, own.marks.size
+        more = size > count ? size : count
+        distance = more - keys + ((marks > others ? marks : others) - same) * 0.25
+        distance += (keys - exact) * ALIKE if keys > exact
+        weight = count + (marks * 0.25)
+        weight = own.weight if own.weight > weight
+        weight.zero? ? 100.0 : 100.0 * (1 - (distance / weight))
+      end
+
+      # words and singles → array of Integer: all grams a unit is found by.
       def all(words, singles = Grams.singles(words))
         grams = singles + pairs(singles)
         grams.concat(endings(words)) if words.size <= SHORT
@@ -73,14 +139,18 @@ module Glossema
 
       def pair(one, other) = ((one * 31) + (other * 1_000_003)) & 0xFFFFFFFF
 
-      # Texts of one or two words are also found by how their words begin and end, a single short one by itself less a letter.
+      # Texts of two words are also found by how their words begin and end, a single word by any three letters in a row, and a short one by
+      # itself less a letter.
       def endings(words)
-        grams = words.flat_map { |word| word.match?(/\A\d/) ? [] : [Zlib.crc32("^#{word[0, 3]}"), Zlib.crc32("~#{word[-3..] || word}")] }
-        return grams if words.size > 1 || words.empty? || words.first.length > LETTERS
+        words = words.map { |word| fold(word) }
+        return words.flat_map { |word| word.match?(/\A\d/) ? [] : [Zlib.crc32("^#{word[0, 3]}"), Zlib.crc32("~#{word[-3..] || word}")] } unless words.size == 1
 
         word = words.first
-        grams << Zlib.crc32("-#{word}")
-        word.length.times { |at| grams << Zlib.crc32("-#{word[0, at]}#{word[at + 1..]}") }
+        grams = "^#{word}$".then { |whole| (0..whole.length - 3).map { |at| Zlib.crc32("-#{whole[at, 3]}") } }
+        return grams if word.length > LETTERS
+
+        grams << Zlib.crc32("=#{word}")
+        word.length.times { |at| grams << Zlib.crc32("=#{word[0, at]}#{word[at + 1..]}") }
         grams
       end
 
@@ -88,12 +158,13 @@ module Glossema
       def class_of(count) = CLASSES.bsearch_index { |border| border > count }&.pred || (CLASSES.size - 1)
 
       # The classes that can hold matches for a text of so many words and weight at a score: [[first, last, pieces], …], those of texts
-      # no longer than this one and those of longer ones; pieces: into how many it is cut for them, so that one is whole. The
-      # score counts words joined by hyphens or in addresses as one and marks besides, so there is some room at both ends.
+      # with no more words than this one's class and those with more; pieces: into how many it is cut for them, so that one is whole.
       def classes(count, weight, score)
         share, own = score / 100.0, class_of(count)
-        [[class_of([(count * share).floor - 1, 1].max), own, (weight * (1 - share)).floor + 1],
-         [own + 1, class_of((count / share).ceil + 1), (weight * (1 - share) / share).floor + 1]]
+        lost = weight * (1 - share)
+        room = (CLASSES[own + 1] || count + 1) - 1 - count
+        [[class_of([count - (lost + 1e-6).floor, 1].max), own, (lost + (room * (1 - share)) + 1e-6).floor + 1],
+         [own + 1, class_of(count + ((lost / share) + 1e-6).floor), ((lost / share) + 1e-6).floor + 1]]
       end
 
       # Which grams to read. words: of the text looked up; pieces: how many are needed; sizes: {gram => how many units have it};
@@ -149,13 +220,6 @@ module Glossema
         grams
       end
       private_class_method :cut
-
-      # How alike two lists of singles are, 0 to 1: the share of words in common. Only a guess, to look at the likeliest first.
-      # Both hold each word once.
-      def likeness(one, other)
-        longer = one.size > other.size ? one.size : other.size
-        longer.zero? ? 1.0 : (one & other).size / longer.to_f
-      end
     end
   end
 end

@@ -1,15 +1,15 @@
 # Finds the matches of a segment in several memories, with penalties and in rank order.
 #
 # A memory is anything that answers
-#   candidates(units, content:, floor:, limit:, best_only:) → array of Candidate, best guesses of the store, best the likeliest first;
+#   candidates(units, content:, floor:, limit:, best_only:) { |candidate| … }, the likeliest first, as many as are asked for;
 #     best_only: when it has exact ones it need not look further
 #   language_pair → [source tag, target tag]; name, id, penalty
 # Known terms are anything that answers translations([source texts]) → {source text => [target texts], …}.
 module Glossema
   module Matching
     # A unit as a store gives it. source and target are Contents; attributes is a hash of strings
-    # (author, created_at, updated_at, client, subject, project, file, origin, previous, next).
-    Candidate = Struct.new(:id, :source, :target, :attributes, :memory, keyword_init: true)
+    # (author, created_at, updated_at, client, subject, project, file, origin, previous, next). guess: about what score it will have, or nil.
+    Candidate = Struct.new(:id, :source, :target, :attributes, :memory, :guess, keyword_init: true)
 
     # kind: "context", "exact", "adapted" or "fuzzy"; penalties: array of [reason, points]; raw: the score before them.
     # target: Content offered, its codes those of today's source; changes: what was adapted in it (Adapted::Change).
@@ -20,10 +20,11 @@ module Glossema
     Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, :key, keyword_init: true)
 
     class Lookup
-      # How many candidates a memory is asked for at most.
-      POOL = 20
-      # What penalties of one memory can tell two matches apart by, and one more.
-      LEEWAY = 10
+      # How far from the score a guess may be.
+      SLACK = 5
+      # How many candidates are scored at most, for each match wanted and besides.
+      EACH = 10
+      BESIDES = 200
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
       def initialize(memories, terms: nil)
@@ -43,11 +44,15 @@ module Glossema
 
       # The likeliest come first; once there are enough, what is clearly worse than all of them is not worked out.
       def found_in(memory, query, units, threshold, limit)
-        list, floor = [], threshold
-        memory.candidates(units, content: query.content, floor: threshold, limit: [limit + 6, POOL].min, best_only: limit == 1).each do |candidate|
+        always = constant_penalties(memory, query).sum(&:last)
+        list, floor, scored = [], threshold, 0
+        memory.candidates(units, content: query.content, floor: threshold, limit: limit, best_only: limit == 1) do |candidate|
+          break if candidate.guess && (candidate.guess + SLACK < floor || (scored += 1) > BESIDES + (EACH * limit))
+
           found = match(query, units, candidate, memory, floor) or next
           list << found
-          floor = [threshold, list.map(&:raw).max(limit).last - LEEWAY].max if list.size >= limit
+          # A rival may lose one point more.
+          floor = [threshold, list.map(&:score).max(limit).last - 1 + always].max if list.size >= limit
         end
         list
       end
@@ -97,13 +102,19 @@ module Glossema
       end
 
       def penalties(query, candidate, memory, kind)
-        list = []
-        list << ["memory", memory.penalty] if memory.penalty.to_i.positive?
-        list << ["region", 1] if memory.language_pair != [query.source_lang, query.target_lang]
+        list = constant_penalties(memory, query)
         list << ["aligned", 1] if candidate.attributes["origin"] == "aligned"
         list << ["machine", 5] if candidate.attributes["origin"] == "machine"
         # Those of an adapted match were fitted.
         list << ["codes", 1] unless kind == "adapted" || shape(query.content) == shape(candidate.source)
+        list
+      end
+
+      # Those of all units of a memory.
+      def constant_penalties(memory, query)
+        list = []
+        list << ["memory", memory.penalty] if memory.penalty.to_i.positive?
+        list << ["region", 1] if memory.language_pair != [query.source_lang, query.target_lang]
         list
       end
 

@@ -20,8 +20,11 @@ module Glossema
 
       # Content → array of Unit. Text is compared in NFC.
       def units(content)
-        content = Content.new(content.items.map { |item| item.is_a?(String) ? item.unicode_normalize(:nfc) : item }).renumber
-        words = Counting::Tokens.of(content.text).map { |token| Unit.new(token.text, token.kind, token.from, token.to, WEIGHTS[token.kind]) }
+        content = Content.new(content.items.map { |item| item.is_a?(String) ? nfc(item) : item }).renumber if content.coded?
+        words = []
+        Counting::Tokens.each(nfc(content.text)) { |text, kind, from, to| words << Unit.new(text, kind, from, to, WEIGHTS[kind]) }
+        return words unless content.coded?
+
         offset = 0
         codes = content.items.filter_map do |item|
           start = offset
@@ -30,6 +33,8 @@ module Glossema
         end
         merge(words, codes)
       end
+
+      def nfc(text) = text.ascii_only? ? text : text.unicode_normalize(:nfc)
 
       # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
       # floor: when the score is lower, nil is given instead, and sooner.
@@ -119,8 +124,6 @@ module Glossema
       private_class_method :same?
 
       def merge(words, codes)
-        return words if codes.empty?
-
         (words.map.with_index { |unit, i| [[unit.from, 1, i], unit] } + codes.map.with_index { |unit, i| [[unit.from, 0, i], unit] })
           .sort_by(&:first).map(&:last)
       end
