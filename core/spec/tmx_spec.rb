@@ -66,7 +66,7 @@ RSpec.describe Glossema::Exchange::Tmx do
     xml = "<!DOCTYPE tmx SYSTEM \"tmx14.dtd\" [<!ENTITY firm \"Tarnholt &amp; &short;\"><!ENTITY short 'TC'>#{bomb}<!ENTITY file SYSTEM \"/etc/passwd\">]>\n<tmx version=\"1.4\"><body><!-- #{unit['old']} -->\n" \
           "#{unit['By &firm;']}#{unit['<![CDATA[</tu>]]>']}#{unit['a<!-- </tu> -->b']}\n#{unit['&a9;']}\n#{unit['&file;']}#{unit['last']}<!-- open </body></tmx>"
     expect(read(xml).map(&:source)).to eq(["By Tarnholt & TC", "</tu>", "ab", "last"])
-    expect(@counts[:faults].map(&:line)).to eq([3, 4])
+    expect(@counts[:faults].map(&:line)).to eq([4, 5])
   end
 
   it "refuses what is not TMX, with the line of the fault" do

@@ -93,14 +93,19 @@ module Glossema
 
         # {name => text} of the entities a file declares itself; those that name others are resolved, within bounds.
         def entities(head)
-          declared = head.gsub(/<!--.*?-->/mn, "").scan(ENTITY).to_h { |name, double, single| [name, double || single] }
-          5.times do
-            declared.transform_values! { |text| text.bytesize > GROWN ? "" : named(text, declared) }
-          end
-          declared.reject { |_, text| text.bytesize > GROWN }
+          declared = head.gsub(/<!--.*?-->/mn, "").scan(ENTITY).to_h { |name, double, single| [name, double || single] }.select { |_, text| text.bytesize <= GROWN }
+          5.times { declared = declared.transform_values { |text| named(text, declared) } }
+          declared
         end
 
-        def named(text, entities) = text.gsub(/&([\w:.-]+);/n) { entities[Regexp.last_match(1)] || Regexp.last_match(0) }
+        # The text with entities put in, as long as it does not grow too much; what is left then is a fault of its unit.
+        def named(text, entities)
+          grown = 0
+          text.gsub(/&([\w:.-]+);/n) do |name|
+            value = entities[Regexp.last_match(1)]
+            value && (grown += value.bytesize) <= GROWN ? value : name
+          end
+        end
 
         def feed(bytes)
           @bytes += bytes.bytesize
