@@ -1,10 +1,7 @@
 # Looks words up in the memories of a project and in the project itself, with what stands around them.
 class Concordance
   LIMIT = 40
-  # Of words a full-text index does not part, such as Japanese, units are read one by one up to so many.
-  SCANNED = 20_000
   COLUMNS = "u.id, u.memory_id, u.source, u.target, COALESCE(NULLIF(u.changed_by, ''), u.author), u.client, u.subject, u.project, u.updated_at".freeze
-  UNPARTED = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}]/
 
   # side: "source" or "target"; way: "phrase" (words in this order), "words" (all of them) or "alike" (also other endings).
   def initialize(memories, project: nil, text:, side: "source", way: "phrase")
@@ -26,11 +23,9 @@ class Concordance
     return [] if @memories.empty?
 
     ids, names = @memories.map(&:id).join(","), @memories.to_h { |memory| [memory.id, memory.name] }
-    rows = if @words.join.match?(UNPARTED) then MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units u WHERE u.id IN (#{scanned.join(',')})")
-           else MemoryIndex.select("SELECT #{COLUMNS} FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id IN (#{ids}) LIMIT #{LIMIT + 1}", [query])
-           end
+    rows = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id IN (#{ids}) LIMIT #{LIMIT + 1}", [query])
     rows.sort_by(&:last).reverse.map do |unit, memory, source, target, author, client, subject, project, changed|
-      hit(MemoryIndex.plain(source), MemoryIndex.plain(target), target, kind: "memory", memory: names[memory], memory_id: memory, unit: unit, author: author, client: client, subject: subject, project: project,
+      hit(Glossema::Content.plain(source), Glossema::Content.plain(target), target, kind: "memory", memory: names[memory], memory_id: memory, unit: unit, author: author, client: client, subject: subject, project: project,
                                                                         changed_at: "#{changed.to_s[0, 19].tr(' ', 'T')}Z")
     end
   end
@@ -40,16 +35,11 @@ class Concordance
 
     pattern = "%#{Segment.sanitize_sql_like(@way == 'phrase' ? @words.first : @words.max_by(&:length)[0, @way == 'alike' ? 5 : 99])}%"
     @project.segments.where(Segment.arel_table[@side].matches(pattern)).where.not(target: "").joins(:document).order("documents.position", :position).limit(2000).filter_map do |segment|
-      source, target = MemoryIndex.plain(segment.source), MemoryIndex.plain(segment.target)
+      source, target = Glossema::Content.plain(segment.source), Glossema::Content.plain(segment.target)
       next if marks(@side == "source" ? source : target).empty?
 
       hit(source, target, segment.target, kind: "project", segment: segment.id, position: segment.position, file: segment.document.name, state: segment.state)
     end.first(LIMIT)
-  end
-
-  def scanned
-    like = "%#{Segment.sanitize_sql_like(@words.first)}%"
-    MemoryUnit.where(memory_id: @memories.map(&:id)).order(id: :desc).limit(SCANNED).where("#{@side} LIKE ? ESCAPE '\\'", like).limit(LIMIT + 1).pluck(:id)
   end
 
   def hit(source, target, written, **about)
@@ -58,8 +48,8 @@ class Concordance
 
   # FTS5 syntax; every word is quoted, so nothing a user types has a meaning of its own there.
   def query
-    words = @words.map { |word| @way == "alike" ? "\"#{stem(word)}\"*" : "\"#{word}\"" }
-    "#{@side}: #{@way == 'phrase' ? "\"#{@words.join(' ')}\"" : words.join(' AND ')}"
+    words = @words.map { |word| @way == "alike" && !word.match?(MemoryIndex::UNPARTED) ? "\"#{stem(word)}\"*" : "\"#{MemoryIndex.parted(word)}\"" }
+    "#{@side}: #{@way == 'phrase' ? "\"#{MemoryIndex.parted(@words.join(' '))}\"" : words.join(' AND ')}"
   end
 
   def stem(word) = word.length > 4 ? word[0, [(word.length / 2.0).ceil, 4].max] : word
@@ -67,7 +57,7 @@ class Concordance
   # Places of the words in a text, [[from, to], …]; none where the text is no hit.
   def marks(text)
     fold = ->(string) { string.ascii_only? ? string.downcase : string.downcase.unicode_normalize(:nfkd).gsub(/[\u0300-\u036f]/, "") }
-    return places(text, /#{@words.map { |word| Regexp.escape(word) }.join('.{0,3}')}/i) if @words.join.match?(UNPARTED)
+    return places(text, /#{@words.map { |word| Regexp.escape(word) }.join('.{0,3}')}/i) if @words.join.match?(MemoryIndex::UNPARTED)
 
     tokens = places(text, /[[:alnum:]\p{M}]+/).map { |from, to| [fold.call(text[from...to]), from, to] }
     wanted = @words.map { |word| fold.call(word) }

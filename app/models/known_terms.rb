@@ -10,7 +10,7 @@ class KnownTerms
 
   # texts: of the source → {text => [its translations, the newest first]}.
   def translations(texts)
-    hashes = texts.to_h { |text| [text, [text, text.sub(/\A./, &:upcase), text.sub(/\A./, &:downcase)].uniq.map { |one| MemoryUnit.hash_of(Glossema::Content.text(one)) }] }
+    hashes = texts.to_h { |text| [text, [text, text.sub(/\A./, &:upcase), text.sub(/\A./, &:downcase)].uniq.map { |one| MemoryUnit.hash_of(Glossema::Content.escape(one)) }] }
     found = units(hashes.values.flatten.uniq)
     hashes.transform_values { |list| found.values_at(*list).compact.flatten.uniq }
   end

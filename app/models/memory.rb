@@ -36,7 +36,7 @@ class Memory < ApplicationRecord
   def take_in(pairs)
     pairs.count do |pair|
       content = Glossema::Content.from_written(pair.source)
-      next false if content.blank? || pair.target.blank? || units.exists?(source_hash: MemoryUnit.hash_of(content), target: pair.target)
+      next false if content.blank? || pair.target.blank? || units.exists?(source_hash: MemoryUnit.hash_of(pair.source), target: pair.target)
 
       times = pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
       MemoryWriter.new(self).add({ source: pair.source, target: pair.target, created_at: times[0] || Time.current, updated_at: times[1] || times[0] || Time.current,
@@ -51,9 +51,9 @@ class Memory < ApplicationRecord
     first = units.minimum(:id) or return
     builder = MemoryIndex::Builder.new(id, first)
     units.find_each do |unit|
-      words, marks = MemoryIndex::Grams.tokens(MemoryIndex.plain(unit.source))
-      unit.update_columns(words: MemoryIndex::Grams.signature(words, marks))
-      builder.add(unit.id, words.size, MemoryIndex::Grams.sketch(MemoryIndex::Grams.singles(words)), MemoryIndex::Grams.all(words).pack("L*"))
+      entry = MemoryUnit.entry(unit.source)
+      unit.update_columns(words: entry.signature)
+      builder.add(unit.id, entry)
     end
     builder.finish
   end
@@ -141,7 +141,7 @@ class Memory < ApplicationRecord
         moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
         MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }) if moved.any?
         MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
-        moved.each { |unit| index.add(unit.id, MemoryIndex::Grams.tokens(MemoryIndex.plain(unit.source)).first) }
+        moved.each { |unit| index.add(unit.id, MemoryUnit.entry(unit.source)) }
         count += moved.size
       end
     end

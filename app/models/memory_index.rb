@@ -23,6 +23,7 @@ class MemoryIndex
   # How many bits are set in fifteen.
   SET = (0..0x7FFF).map { |bits| bits.to_s(2).count("1") }.freeze
   Grams = Glossema::Matching::Grams
+  UNPARTED = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}ー]\p{M}*/
 
   # Rails' schema file cannot say these, so they are made when first needed.
   TABLES = [
@@ -59,11 +60,15 @@ class MemoryIndex
     end
 
     # Puts the texts of a unit into the full-text index, or takes out those it was given.
-    def put_text(unit_id, source, target) = connection.execute("INSERT INTO memory_texts (rowid, source, target) VALUES (?, ?, ?)", [unit_id, plain(source), plain(target)])
-    def drop_text(unit_id, source, target) = connection.execute("INSERT INTO memory_texts (memory_texts, rowid, source, target) VALUES ('delete', ?, ?, ?)", [unit_id, plain(source), plain(target)])
+    def put_text(unit_id, *texts) = connection.execute("INSERT INTO memory_texts (rowid, source, target) VALUES (?, ?, ?)", [unit_id, *searched(texts)])
+    def drop_text(unit_id, *texts) = connection.execute("INSERT INTO memory_texts (memory_texts, rowid, source, target) VALUES ('delete', ?, ?, ?)", [unit_id, *searched(texts)])
 
-    # The plain text of a written form, as concordance searches it.
-    def plain(written) = written.match?(/[{\\]/) ? written.gsub(Glossema::Content::WRITTEN) { Regexp.last_match(1).to_s } : written
+    # A plain text as it is searched: scripts without spaces, which the full-text index would take for one long word, character by character.
+    def parted(text) = text.ascii_only? ? text : text.gsub(UNPARTED) { |character| " #{character} " }
+
+    private
+
+    def searched(texts) = texts.map { |text| parted(Glossema::Content.plain(text)) }
   end
 
   def initialize(memory_id)
@@ -90,10 +95,9 @@ class MemoryIndex
   end
 
   # One unit, learned or edited.
-  def add(unit_id, words)
-    length, singles = Grams.class_of(words.size), Grams.singles(words)
-    sketch = Grams.sketch(singles)
-    rows = Grams.all(words, singles).map { |gram| "(#{@memory_id},#{gram},#{length},#{unit_id},#{sketch})" }
+  def add(unit_id, entry)
+    length = Grams.class_of(entry.count)
+    rows = entry.grams.unpack("L*").map { |gram| "(#{@memory_id},#{gram},#{length},#{unit_id},#{entry.sketch})" }
     raw.execute("INSERT OR IGNORE INTO memory_fresh (memory_id, gram, class, unit_id, sketch) VALUES #{rows.join(',')}") if rows.any?
   end
 
@@ -103,11 +107,10 @@ class MemoryIndex
       @memory_id, @base, @pairs, @sketches = memory_id, base, [], []
     end
 
-    # count: of words; sketch: of the text; grams: packed.
-    def add(unit_id, count, sketch, grams)
-      tail = (Grams.class_of(count) << 24) | (unit_id - @base)
-      @sketches[unit_id - @base] = (sketch << 32) | unit_id
-      grams.unpack("L*").each { |gram| @pairs << ((gram << 29) | tail) }
+    def add(unit_id, entry)
+      tail = (Grams.class_of(entry.count) << 24) | (unit_id - @base)
+      @sketches[unit_id - @base] = (entry.sketch << 32) | unit_id
+      entry.grams.unpack("L*").each { |gram| @pairs << ((gram << 29) | tail) }
     end
 
     # Writes the part; the block is called now and then and may raise. Returns its number.

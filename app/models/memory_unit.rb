@@ -4,13 +4,14 @@ class MemoryUnit < ApplicationRecord
   belongs_to :memory
   has_many :versions, -> { order(:id) }, class_name: "MemoryUnitVersion", foreign_key: :unit_id, dependent: nil, inverse_of: :unit
 
-  # Texts that are longer than this are no units.
-  LONGEST = 20_000
   KEPT = %w[memory_id segment_id source target author changed_by client subject project file origin key previous_hash next_hash codes extra used import_id used_at created_at updated_at].freeze
 
   # 60 bits of what makes two sources the same.
-  def self.hash_of(content) = Segment.key_of(content)[0, 15].hex
+  def self.hash_of(content) = hash_of_key(Segment.key_of(content.is_a?(String) ? Glossema::Content.from_written(content) : content))
   def self.hash_of_key(key) = key && key[0, 15].hex
+
+  # What the index keeps of a source in the written form.
+  def self.entry(source) = Glossema::Matching::Grams.entry(Glossema::Content.plain(source))
 
   def source_content = @source_content ||= Glossema::Content.from_written(source)
   def target_content = Glossema::Content.from_written(target)

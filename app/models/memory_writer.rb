@@ -1,6 +1,5 @@
 # Writes units with their index. One by one they are found at once; in bulk they become parts of the index.
 class MemoryWriter
-  Grams = Glossema::Matching::Grams
   COLUMNS = %w[memory_id source target source_hash words author changed_by client subject project file origin key previous_hash next_hash codes extra used import_id created_at updated_at].freeze
 
   def initialize(memory)
@@ -9,10 +8,9 @@ class MemoryWriter
 
   # attributes: of a MemoryUnit, source and target in the written form. Returns the unit.
   def add(attributes)
-    content = Glossema::Content.from_written(attributes.fetch(:source))
-    words, marks = Grams.tokens(MemoryIndex.plain(attributes.fetch(:source)))
-    unit = @memory.units.create!(source_hash: MemoryUnit.hash_of(content), words: Grams.signature(words, marks), **attributes)
-    @index.add(unit.id, words)
+    entry = MemoryUnit.entry(attributes.fetch(:source))
+    unit = @memory.units.create!(source_hash: MemoryUnit.hash_of(attributes[:source]), words: entry.signature, **attributes)
+    @index.add(unit.id, entry)
     MemoryIndex.put_text(unit.id, unit.source, unit.target)
     unit
   end
@@ -24,9 +22,9 @@ class MemoryWriter
     if unit.source == before[0]
       unit.save!
     else
-      words, marks = Grams.tokens(MemoryIndex.plain(unit.source))
-      unit.update!(source_hash: MemoryUnit.hash_of(Glossema::Content.from_written(unit.source)), words: Grams.signature(words, marks))
-      @index.add(unit.id, words)
+      entry = MemoryUnit.entry(unit.source)
+      unit.update!(source_hash: MemoryUnit.hash_of(unit.source), words: entry.signature)
+      @index.add(unit.id, entry)
     end
     if [unit.source, unit.target] != before
       MemoryIndex.drop_text(unit.id, *before)
@@ -37,16 +35,15 @@ class MemoryWriter
 
   # A unit as it was, whether it is still there or not.
   def put_back(id, kept)
-    unit = MemoryUnit.find_by(id: id)
+    unit, entry = MemoryUnit.find_by(id: id), MemoryUnit.entry(kept["source"])
     if unit
       # Back where it was, too: its postings there may be gone.
-      MemoryIndex.new(kept["memory_id"]).add(id, Grams.tokens(MemoryIndex.plain(kept["source"])).first) if unit.memory_id != kept["memory_id"]
+      MemoryIndex.new(kept["memory_id"]).add(id, entry) if unit.memory_id != kept["memory_id"]
       return change(unit, kept)
     end
 
-    words, marks = Grams.tokens(MemoryIndex.plain(kept["source"]))
-    MemoryUnit.create!(id: id, source_hash: MemoryUnit.hash_of(Glossema::Content.from_written(kept["source"])), words: Grams.signature(words, marks), **kept)
-    MemoryIndex.new(kept["memory_id"]).add(id, words)
+    MemoryUnit.create!(id: id, source_hash: MemoryUnit.hash_of(kept["source"]), words: entry.signature, **kept)
+    MemoryIndex.new(kept["memory_id"]).add(id, entry)
     MemoryIndex.put_text(id, kept["source"], kept["target"])
   end
 
@@ -57,16 +54,16 @@ class MemoryWriter
     units.delete_all
   end
 
-  # Inserts units in bulk. rows: arrays in the order of COLUMNS after memory_id, followed by how many words it has, its sketch and its grams, packed; yields the id and these of each.
+  # Inserts units in bulk. rows: [values in the order of COLUMNS after memory_id, entry, plain texts]; yields the id and entry of each.
   # For whoever is inside a transaction.
   def insert(rows)
     unit = raw.prepare("INSERT INTO memory_units (#{COLUMNS.join(', ')}) VALUES (#{COLUMNS.map { '?' }.join(', ')})")
     text = raw.prepare("INSERT INTO memory_texts (rowid, source, target) VALUES (?, ?, ?)")
-    rows.each do |source, target, hash, signature, *rest, count, sketch, grams|
-      put(unit, @memory.id, source, target, hash, SQLite3::Blob.new(signature), *rest)
+    rows.each do |values, entry, plain|
+      put(unit, @memory.id, *values)
       id = raw.last_insert_row_id
-      put(text, id, MemoryIndex.plain(source), MemoryIndex.plain(target))
-      yield id, count, sketch, grams
+      put(text, id, MemoryIndex.parted(plain[0]), MemoryIndex.parted(plain[1]))
+      yield id, entry
     end
   ensure
     unit&.close

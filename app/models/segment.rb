@@ -27,7 +27,7 @@ class Segment < ApplicationRecord
   end
 
   # What makes two segments repeats of each other.
-  def self.key_of(content) = Digest::SHA1.hexdigest(Glossema::Matching::Score.fold(content))
+  def self.key_of(content) = Glossema::Matching::Score.identity(content)
 
   def source_content = @source_content ||= Glossema::Content.parse(source, Glossema::Content.codes_from(codes))
   def target_content = Glossema::Content.parse(target, source_content)

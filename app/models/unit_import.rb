@@ -1,9 +1,9 @@
 # Takes units from an exchange file into a memory: in slices, each whole or not at all; the same source and target is never
 # doubled. Can be cancelled, and begun again after a crash: what is in already is passed over.
 class UnitImport
-  SLICE = 1000
-  # Texts that are themselves what makes two sources the same.
-  FOLDED = /\A[!-~]+(?: [!-~]+)*\z/
+  # Larger files are read by a process of their own.
+  APART = 2 << 20
+  READER = Rails.root.join("lib/read_units.rb").to_s
   TOUCH = 1.0
 
   Cancelled = Class.new(StandardError)
@@ -23,15 +23,8 @@ class UnitImport
     @first = @change.facts["first"] || (MemoryUnit.maximum(:id).to_i + 1)
     @change.update!(state: "running", facts: @change.facts.merge(noted), total: io.size)
     finish_earlier
-    waiting = []
-    each_pair(io, name) do |pair, at|
-      waiting << pair
-      next if waiting.size < SLICE
-
-      take(waiting, at)
-      waiting = []
-    end
-    take(waiting, io.size)
+    result = read(io, name) { |rows, at| take(rows, at) }
+    @facts["skipped"], @facts["faults"], @facts["faulty"] = result.to_a
     close("done")
   rescue Cancelled
     close("cancelled")
@@ -45,40 +38,38 @@ class UnitImport
     first, last = @change.facts.values_at("first", "indexed")
     # Units of an import have rising ids; the first stands in its facts before any is there.
     units = MemoryUnit.where(import_id: @change.id).where("id > ?", [last.to_i, first.to_i - 1].max)
-    units.find_each(batch_size: SLICE) { |unit| index(unit.id, *again(unit)) }
+    units.find_each { |unit| index(unit.id, MemoryUnit.entry(unit.source)) }
     complete
   end
 
   private
 
-  def again(unit) = [(words = MemoryIndex::Grams.tokens(MemoryIndex.plain(unit.source)).first).size, MemoryIndex::Grams.sketch(MemoryIndex::Grams.singles(words)), MemoryIndex::Grams.all(words).pack("L*")]
+  # Yields slices of UnitReader's rows and how far in the file they end; returns its result.
+  def read(io, name, &block)
+    columns = @change.options.fetch("columns", {})
+    languages = [@memory.source_lang, @memory.target_lang]
+    return Glossema::Exchange::UnitReader.new(io, name, languages, columns).each_slice(&block) unless io.respond_to?(:path) && io.size > APART
 
-  # Units of TMX as they are; of any other file with both languages those of its segments.
-  def each_pair(io, name, &block)
-    return each_of_document(io.read, name, &block) unless name.downcase.end_with?(".tmx") || io.read(400).to_s.tap { io.rewind }.delete("\0").include?("<tmx")
-
-    result = Glossema::Exchange::Tmx.read(io, name: name, source_lang: @memory.source_lang, target_lang: @memory.target_lang, &block)
-    @facts["skipped"] += result[:skipped]
-    @facts["faults"] = result[:faults].first(50).map(&:to_h)
-    @facts["faulty"] = result[:faults].size
+    command = [RbConfig.ruby, "--yjit", "-I", "#{Glossema::ROOT}/lib", READER, io.path, name, *languages, JSON.generate(columns)]
+    IO.popen(command, "rb") { |pipe| pass_on(pipe, &block) }
   end
 
-  def each_of_document(bytes, name)
-    document = Glossema::Document.new(bytes, name: name, language: @memory.source_lang, options: @change.options.fetch("columns", {}))
-    raise Glossema::Refused.new("not-bilingual", "#{name} holds no translations beside its texts. For a table, say which columns hold source and target.") unless document.bilingual?
-
-    document.segments.each do |segment|
-      next @facts["skipped"] += 1 if segment.target.nil? || segment.target.blank? || segment.content.blank?
-
-      attributes = { "file" => name, "key" => segment.unit.key.to_s }.reject { |_, value| value.empty? }
-      yield Glossema::Exchange::Tmx::Pair.new(source: segment.content.written, target: segment.target.written, attributes: attributes, codes: nil, extra: nil), 0
+  def pass_on(pipe)
+    loop do
+      kind, *said = Marshal.load(pipe) # rubocop:disable Security/MarshalLoad -- our own process writes it
+      case kind
+      when :rows then yield said
+      when :done then return said.first
+      else raise Glossema::Refused.new(*said)
+      end
     end
+  rescue EOFError
+    raise "the process that reads the file ended early"
   end
 
-  def take(pairs, at)
-    @facts["read"] += pairs.size
-    rows = pairs.filter_map { |pair| prepared(pair) }
-    ApplicationRecord.transaction { @writer.insert(fresh(rows)) { |*unit| index(*unit) } }
+  def take(rows, at)
+    @facts["read"] += rows.size
+    ApplicationRecord.transaction { @writer.insert(fresh(rows).map { |row| stored(row) }) { |id, entry| index(id, entry) } }
     complete if @full
     now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     return if now - @touched < TOUCH
@@ -90,54 +81,59 @@ class UnitImport
     @tell&.call
   end
 
-  # [source, target, hash, words, …] of a pair, nil for what is no unit.
-  def prepared(pair)
-    return (@facts["skipped"] += 1) && nil if pair.source.length > MemoryUnit::LONGEST || pair.target.length > MemoryUnit::LONGEST
-
-    coded = pair.source.include?("{") || pair.source.include?("\\")
-    hash = coded || !pair.source.match?(FOLDED) ? MemoryUnit.hash_of(Glossema::Content.from_written(pair.source)) : Digest::SHA1.hexdigest(pair.source)[0, 15].hex
-    told = pair.attributes
-    times = told.values_at("created_at", "updated_at").map { |time| time ? time.tr("T", " ").delete_suffix("Z") : @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S") }
-    words, marks = MemoryIndex::Grams.tokens(coded ? MemoryIndex.plain(pair.source) : pair.source)
-    singles = MemoryIndex::Grams.singles(words)
-    [pair.source, pair.target, hash, MemoryIndex::Grams.signature(words, marks, singles), told["author"], told["changed_by"], told["client"], told["subject"], told["project"], told["file"],
-     told["origin"] || "imported", told["key"], told["previous"]&.to_i(36), told["next"]&.to_i(36), pair.codes && JSON.generate(pair.codes), pair.extra && JSON.generate(pair.extra), told["used"].to_i, @change.id, *times,
-     words.size, MemoryIndex::Grams.sketch(singles), MemoryIndex::Grams.all(words, singles).pack("L*")]
+  # [values as MemoryWriter inserts them, entry, plain texts]
+  def stored(row)
+    told = row.attributes
+    values = [row.source, row.target, hash_of(row), SQLite3::Blob.new(row.entry.signature), told["author"], told["changed_by"], told["client"], told["subject"], told["project"], told["file"],
+              told["origin"] || "imported", told["key"], told["previous"]&.to_i(36), told["next"]&.to_i(36), row.codes && JSON.generate(row.codes), row.extra && JSON.generate(row.extra),
+              told["used"].to_i, @change.id, time(told["created_at"]), time(told["updated_at"])]
+    [values, row.entry, row.plain]
   end
+
+  def hash_of(row) = MemoryUnit.hash_of_key(row.identity)
+
+  def time(stamp) = stamp ? stamp.tr("T", " ").delete_suffix("Z") : @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S")
 
   # The rows that are new; others are passed over, or where she wants that take the place of an older translation.
   def fresh(rows)
-    known = Hash.new { |hash, key| hash[key] = {} }
-    rows.map { |row| row[2] }.uniq.each_slice(500) do |hashes|
-      @memory.units.where(source_hash: hashes).pluck(:source_hash, :target, :id, :updated_at, :source).each { |hash, target, id, changed, source| known[hash][target] = [id, changed, source] }
-    end
+    known = known(rows.map { |row| hash_of(row) })
     rows.select do |row|
-      source, target, hash = row
-      others = known[hash]
-      next (@facts["same"] += 1) && false if others.key?(target)
+      others = known[hash_of(row)]
+      next (@facts["same"] += 1) && false if others.key?(row.target)
       next replaced(others, row) && false if @newer && others.any?
 
-      others[target] = [nil, nil, source]
+      others[row.target] = [nil, nil]
       @facts["added"] += 1
     end
   end
 
+  # {hash of a source => {target => [id, time of change]}}
+  def known(hashes)
+    found = Hash.new { |all, hash| all[hash] = {} }
+    hashes.uniq.each_slice(500) do |some|
+      MemoryIndex.select("SELECT source_hash, target, id, updated_at FROM memory_units WHERE memory_id = ? AND source_hash IN (#{some.join(',')})", [@memory.id])
+                 .each { |hash, target, id, changed| found[hash][target] = [id, changed] }
+    end
+    found
+  end
+
   # Newer wins.
   def replaced(others, row)
-    old, (id, changed) = others.max_by { |_, (_, time)| time || Time.zone.at(0) }
-    return @facts["same"] += 1 if id.nil? || changed >= Time.zone.parse(row[-4])
+    old, (id, changed) = others.max_by { |_, (_, time)| time.to_s }
+    now = time(row.attributes["updated_at"])
+    return @facts["same"] += 1 if id.nil? || changed.to_s[0, 19] >= now
 
     unit = MemoryUnit.find(id)
     MemoryUnitVersion.create!(unit_id: id, change_id: @change.id, before: unit.kept)
-    @writer.change(unit, target: row[1], changed_by: row[4], updated_at: Time.zone.parse(row[-4]))
+    @writer.change(unit, target: row.target, changed_by: row.attributes["changed_by"], updated_at: Time.zone.parse(now))
     @facts["updated"] += 1
     others.delete(old)
-    others[row[1]] = [id, Time.zone.parse(row[-4]), row[0]]
+    others[row.target] = [id, now]
   end
 
-  def index(id, count, sketch, grams)
+  def index(id, entry)
     @builder ||= MemoryIndex::Builder.new(@memory.id, id)
-    @builder.add(id, count, sketch, grams)
+    @builder.add(id, entry)
     @last = id
     @waiting = @waiting.to_i + 1
     @full = @waiting >= MemoryIndex::PART

@@ -34,7 +34,7 @@ class UnitSearch
   # Ids of the units with all words; the last one may still be typed.
   def matching
     side = %w[source target].include?(@params[:side]) ? "#{@params[:side]}: " : ""
-    query = "#{side}#{words.map.with_index { |word, index| "\"#{word}\"#{'*' if index == words.size - 1}" }.join(' AND ')}"
+    query = "#{side}#{words.map.with_index { |word, index| "\"#{MemoryIndex.parted(word)}\"#{'*' if index == words.size - 1}" }.join(' AND ')}"
     MemoryIndex.select("SELECT u.id FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id = ? LIMIT 20000", [query, @memory.id]).flatten
   end
 end

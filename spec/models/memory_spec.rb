@@ -82,7 +82,7 @@ RSpec.describe Memory do
   end
 
   it "stops an import that is cancelled, keeps what is in, and goes on when it is begun again" do
-    stub_const("UnitImport::SLICE", 10)
+    stub_const("Glossema::Exchange::UnitReader::SLICE", 10)
     stub_const("UnitImport::TOUCH", -1)
     tmx = +""
     pairs = Array.new(100) { |index| Glossema::Exchange::Tmx::Pair.new(source: "Sentence #{index}.", target: "Frase #{index}.", attributes: {}) }

@@ -50,7 +50,7 @@ RSpec.describe MemoryStore do
   end
 
   it "learns while an import runs, sees what is in already, and stays the same through compacting" do
-    stub_const("UnitImport::SLICE", 50)
+    stub_const("Glossema::Exchange::UnitReader::SLICE", 50)
     stub_const("MemoryIndex::PART", 100)
     stub_const("MemoryIndex::PARTS", 3)
     texts = Array.new(600) { |index| "Sentence #{index} about the #{%w[brake wheel lamp][index % 3]} number #{index}x." }

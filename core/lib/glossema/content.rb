@@ -88,6 +88,9 @@ module Glossema
     end
     alias to_s written
 
+    # The text of a written form, codes left out.
+    def self.plain(written) = written.match?(/[{\\]/) ? written.gsub(WRITTEN) { Regexp.last_match(1).to_s } : written
+
     def self.escape(text) = text.gsub(/[{\\]/) { |char| "\\#{char}" }
 
     # The same text with only those codes that `source` has, for taking a match over.

@@ -30,7 +30,17 @@ module Glossema
       # What a text is compared by before it is scored; exact, keys and marks are arrays of Integer, each once.
       Signature = Struct.new(:exact, :keys, :marks, :weight)
 
+      # What an index keeps of a text: how many words it has, its signature, its sketch, and its grams, packed.
+      Entry = Struct.new(:count, :signature, :sketch, :grams)
+
       module_function
+
+      # text → Entry.
+      def entry(text)
+        words, marks = tokens(text)
+        singles = singles(words)
+        Entry.new(words.size, signature(words, marks, singles), sketch(singles), all(words, singles).pack("L*"))
+      end
 
       # text → [words, marks], the tokens of the score.
       def tokens(text)

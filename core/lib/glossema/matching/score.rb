@@ -1,5 +1,6 @@
 # The score of a match: a weighted edit distance over words, numbers, marks and codes.
 require "damerau-levenshtein"
+require "digest"
 
 module Glossema
   module Matching
@@ -72,6 +73,15 @@ module Glossema
       # The same after NFC and white-space folding, codes in the same order and of the same kind.
       def fold(content)
         content.renumber.written.unicode_normalize(:nfc).gsub(/[[:space:]]+/, " ").strip
+      end
+
+      # A text that is itself what makes two sources the same.
+      FOLDED = /\A[!-~]+(?: [!-~]+)*\z/
+
+      # A digest (40 hexadecimal digits) of what makes two sources the same: the folded content. Of a text without codes, the text will do.
+      def identity(content)
+        text = content.is_a?(String) && content.match?(FOLDED) ? content : fold(content.is_a?(String) ? Content.text(content) : content)
+        Digest::SHA1.hexdigest(text)
       end
 
       # Cost of turning one unit into another.
