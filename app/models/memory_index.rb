@@ -10,9 +10,9 @@ class MemoryIndex
   LOW = 18
   CLASS_BITS = 5
   # How many units a part takes in at most while an import runs, and how many fresh rows or parts are made into one part.
-  PART = 32_768
+  PART = 131_072
   FRESH = 200_000
-  PARTS = 4
+  PARTS = 8
   # Of blocks larger than this many bytes only those are read that the plan needs.
   LARGE = 200_000
   # Bytes of a posting and its head.

@@ -17,6 +17,9 @@ module Glossema
                 '(?:[\p{L}\p{N}-]+\.)+\p{L}{2,}/[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]'.freeze
       # Addresses, grouped numbers, unspaced characters, words, marks.
       PATTERN = /#{ADDRESS}|#{GROUPED}|(?=[[\p{L}\p{Nl}ー々]&&[#{UNSPACED}]])\X|#{LETTER_OR_DIGIT}+(?:#{JOINT}#{LETTER_OR_DIGIT}+)*|[^\s\p{Z}\p{Cc}\p{Cf}]\p{M}*/
+      # The same for texts of ASCII alone, and faster.
+      PLAIN_PATTERN = %r{(?:https?|ftp)://[^\s<>"]*[^\s<>".,;:!?()\[\]']|www\.[^\s<>"]*[^\s<>".,;:!?()\[\]']|[A-Za-z0-9._%+-]+@[A-Za-z0-9-]+(?:\.[A-Za-z0-9-]+)+|(?:[A-Za-z0-9-]+\.)+[A-Za-z]{2,}/[^\s<>"]*[^\s<>".,;:!?()\[\]']|
+        [A-Za-z0-9_]+(?:(?:[-'](?=[A-Za-z0-9_])|(?<=[A-Za-z])[:.](?=[A-Za-z])|(?<=[0-9])[.,;:/](?=[0-9]))[A-Za-z0-9_]+)*|[!-~]}x
       # The same kinds of token come again and again; so many are remembered.
       REMEMBERED = 50_000
 
@@ -28,7 +31,7 @@ module Glossema
       # Yields text, kind, from and to of each token.
       def each(text)
         at, known = 0, kinds
-        text.scan(PATTERN).each do |value|
+        texts(text).each do |value|
           # Only white space and the like lies between, so the next place it stands at is its own.
           from = text.index(value, at)
           yield value, known[value] || kind(value), from, at = from + value.length
@@ -36,7 +39,7 @@ module Glossema
       end
 
       # text → array of Strings: the tokens by themselves.
-      def texts(text) = text.scan(PATTERN)
+      def texts(text) = text.scan(text.ascii_only? ? PLAIN_PATTERN : PATTERN)
 
       # Plain words parted by blanks, each with at most some marks after it: most of English, counted without more ado.
       PLAIN = /\A(?:\(?[A-Za-z0-9]+[),;:!?.]{0,2}(?: +|\z))*\z/

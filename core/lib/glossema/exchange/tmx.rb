@@ -181,8 +181,8 @@ module Glossema
 
       # One unit as a Pair, and a Pair as a unit.
       module Unit
-        ENTITIES = { "&amp;" => "&", "&lt;" => "<", "&gt;" => ">", "&quot;" => '"', "&apos;" => "'" }.freeze
-        NAMED_ENTITY = /&(?:amp|lt|gt|quot|apos);/
+        # The ampersand comes last.
+        ENTITIES = { "&lt;" => "<", "&gt;" => ">", "&quot;" => '"', "&apos;" => "'", "&amp;" => "&" }.freeze
         DATED = /\A(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z?\z/
         # Attributes and properties that a Pair has names for.
         NAMED = %w[creationid creationdate changeid changedate usagecount].freeze
@@ -278,7 +278,7 @@ module Glossema
           text = text.gsub(/\r\n?/, "\n") if text.include?("\r")
           return text unless text.include?("&")
 
-          text.include?("&#") ? Formats::Markup.decode(text) : text.gsub(NAMED_ENTITY, ENTITIES)
+          text.include?("&#") ? Formats::Markup.decode(text) : ENTITIES.reduce(text) { |found, (name, character)| found.include?(name) ? found.gsub(name, character) : found }
         end
 
         def stamp(value)

@@ -24,6 +24,12 @@ module Glossema
       REMEMBERED = 100_000
       # What two words with the same key are taken to cost, before their letters are compared.
       ALIKE = 0.2
+      # Parts of a token's code: its key, what it is exactly, and what only marks have.
+      KEY = 0xFFFFFFFF
+      EXACT = 0xFFFF
+      MARK = 1 << 48
+      # The key of any number.
+      NUMBER = Zlib.crc32("0")
       # A text's class is by its number of words; classes get wider as texts get longer.
       CLASSES = [0, 1, 2, 3, 4, 5, 6, 7, 9, 11, 14, 17, 21, 26, 33, 42, 54, 70, 90, 120, WORDS].freeze
 
@@ -37,22 +43,51 @@ module Glossema
 
       # text → Entry.
       def entry(text)
-        words, marks = tokens(text)
-        singles = singles(words)
-        Entry.new(words.size, signature(words, marks, singles), sketch(singles), all(words, singles).pack("L*"))
+        words, singles, exact, marks, known = [], [], [], [], remembered
+        Counting::Tokens.texts(Score.nfc(text)).each do |token|
+          code = known[token] || (known[token] = code(token))
+          next marks << (code & EXACT) if code >= MARK
+          next if words.size >= WORDS
+
+          words << token
+          singles << (code & KEY)
+          exact << (code >> 32)
+        end
+        keys = numbered(singles)
+        Entry.new(words.size, packed(exact, keys, marks), bits(keys), all(words, singles).pack("L*"))
       end
 
       # text → [words, marks], the tokens of the score.
-      def tokens(text)
-        marks, words = Counting::Tokens.texts(Score.nfc(text)).partition { |token| Counting::Tokens.kind(token) == :mark }
-        [words.size > WORDS ? words.first(WORDS) : words, marks]
-      end
+      def tokens(text) = parted(Counting::Tokens.texts(Score.nfc(text)))
 
       # The same of what a text was cut into (array of Unit).
-      def of_units(units)
-        marks, words = units.reject { |unit| unit.kind == :code }.partition { |unit| unit.kind == :mark }.map { |list| list.map(&:text) }
+      def of_units(units) = parted(units.filter_map { |unit| unit.text unless unit.kind == :code })
+
+      def parted(tokens)
+        marks, words = tokens.partition { |token| Counting::Tokens.kind(token) == :mark }
         [words.first(WORDS), marks]
       end
+      private_class_method :parted
+
+      # {token => 32 bits of its key, 16 of what it is exactly, and whether it is a mark}, as one number.
+      def remembered
+        known = Thread.current[:glossema_grams] ||= {}
+        known.clear if known.size > REMEMBERED
+        known
+      end
+      private_class_method :remembered
+
+      # Numbers and addresses, which can be adapted, are all exactly the same.
+      def code(token)
+        kind = Counting::Tokens.kind(token)
+        return MARK | (Zlib.crc32(token) & EXACT) if kind == :mark
+
+        same = if kind == :number then "0"
+               else token.match?(Adapted::ADDRESS) ? "@" : token
+               end
+        ((Zlib.crc32(same) & EXACT) << 32) | Zlib.crc32(key(token))
+      end
+      private_class_method :code
 
       # A word as the index keeps it: its first letters without case and accents; "0" for any number.
       def key(word)
@@ -70,37 +105,43 @@ module Glossema
       end
 
       # words → array of Integer < 2³²: the keys of the single words.
-      def singles(words)
-        known = Thread.current[:glossema_grams] ||= {}
-        known.clear if known.size > REMEMBERED
-        words.map { |word| known[word] ||= Zlib.crc32(key(word)) }
-      end
+      def singles(words) = codes(words).map { |code| code & KEY }
 
-      # A word as such; numbers and addresses, which can be adapted, are all the same.
-      def exact(word)
-        known = Thread.current[:glossema_exact] ||= {}
-        known.clear if known.size > REMEMBERED
-        known[word] ||= Zlib.crc32(Counting::Tokens.kind(word) == :number ? "0" : word.match?(Adapted::ADDRESS) ? "@" : word)
+      def codes(tokens)
+        known = remembered
+        tokens.map { |token| known[token] ||= code(token) }
       end
+      private_class_method :codes
 
       # What is kept of a text to compare it by: 16 bits for each word, for each word's key, and for each mark.
-      def signature(words, marks, singles = Grams.singles(words))
-        [words.size, *numbered(words.map { |word| exact(word) }), *numbered(singles), *numbered(marks.first(MARKS).map { |mark| Zlib.crc32(mark) })].pack("S*")
+      def signature(words, marks)
+        codes = codes(words)
+        packed(codes.map { |code| code >> 32 }, numbered(codes.map { |code| code & KEY }), codes(marks).map { |code| code & EXACT })
       end
 
+      def packed(exact, keys, marks) = [exact.size, *numbered(exact), *keys, *numbered(marks.first(MARKS))].pack("S*")
+      private_class_method :packed
+
       # Which words a text has, in 30 bits: texts that differ in few words differ in few bits. singles: of all words.
-      def sketch(singles)
+      def sketch(singles) = bits(numbered(singles))
+
+      def bits(keys)
         bits = 0
-        numbered(singles).each { |single| bits ^= 1 << ((single >> 7) % 30) }
+        keys.each { |single| bits ^= 1 << ((single >> 7) % 30) }
         bits
       end
+      private_class_method :bits
 
       # The second of the same is another one than the first.
       def numbered(list)
         return list if list.uniq.size == list.size
 
-        seen = Hash.new(0)
-        list.map { |one| one + (((seen[one] += 1) - 1) * 40_503) }
+        seen = {}
+        list.map do |one|
+          times = seen[one]
+          seen[one] = (times || 0) + 1
+          times ? one + (times * 40_503) : one
+        end
       end
       private_class_method :numbered
 
@@ -131,11 +172,11 @@ module Glossema
       def all(words, singles = Grams.singles(words))
         grams = singles + pairs(singles)
         grams.concat(endings(words)) if words.size <= SHORT
-        grams.concat(numbers(words)).uniq
+        grams.concat(numbers(words, singles)).uniq
       end
 
       # Numbers by themselves: any number fits a piece, the same number tells more.
-      def numbers(words) = words.filter_map { |word| Zlib.crc32("##{word}") if word.match?(/\A\d/) }
+      def numbers(words, singles) = singles.include?(NUMBER) ? words.each_with_index.filter_map { |word, index| Zlib.crc32("##{word}") if singles[index] == NUMBER } : []
 
       # The grams of neighbouring words.
       def pairs(singles)
@@ -188,7 +229,7 @@ module Glossema
         chosen = cheapest(chosen.uniq, sizes, OVER * budget)
         left = budget - chosen.uniq.sum { |gram| sizes.fetch(gram, 0) }
         # What the budget leaves goes to the rarest of the rest: more chances, and a better order of what is found.
-        (pairs(singles) + singles + numbers(words) - chosen).uniq.sort_by { |gram| sizes.fetch(gram, 0) }.each do |gram|
+        (pairs(singles) + singles + numbers(words, singles) - chosen).uniq.sort_by { |gram| sizes.fetch(gram, 0) }.each do |gram|
           left -= sizes.fetch(gram, 0)
           break if left.negative? && sizes.fetch(gram, 0) > FEW
 
