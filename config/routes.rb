@@ -11,6 +11,7 @@ Rails.application.routes.draw do
     resources :clients, only: %i[index create]
     resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
+      resource :table, only: :create, controller: "memory_tables"
       resources :units, only: :index, controller: "memory_units"
       resource :facets, only: :show
       resource :tidy, only: :show

@@ -23,7 +23,7 @@ class Concordance
     return [] if @memories.empty?
 
     ids, names = @memories.map(&:id).join(","), @memories.to_h { |memory| [memory.id, memory.name] }
-    rows = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id IN (#{ids}) LIMIT #{LIMIT + 1}", [query])
+    rows = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id IN (#{ids}) ORDER BY memory_texts.rowid DESC LIMIT #{LIMIT + 1}", [query])
     rows.sort_by(&:last).reverse.map do |unit, memory, source, target, author, client, subject, project, changed|
       hit(Glossema::Content.plain(source), Glossema::Content.plain(target), target, kind: "memory", memory: names[memory], memory_id: memory, unit: unit, author: author, client: client, subject: subject, project: project,
                                                                         changed_at: "#{changed.to_s[0, 19].tr(' ', 'T')}Z")
@@ -59,6 +59,8 @@ class Concordance
     fold = ->(string) { string.ascii_only? ? string.downcase : string.downcase.unicode_normalize(:nfkd).gsub(/[\u0300-\u036f]/, "") }
     return places(text, /#{@words.map { |word| Regexp.escape(word) }.join('.{0,3}')}/i) if @words.join.match?(MemoryIndex::UNPARTED)
 
+    return marks_in_ascii(text) if text.ascii_only? && @words.all?(&:ascii_only?)
+
     tokens = places(text, /[[:alnum:]\p{M}]+/).map { |from, to| [fold.call(text[from...to]), from, to] }
     wanted = @words.map { |word| fold.call(word) }
     if @way == "phrase"
@@ -69,6 +71,14 @@ class Concordance
 
       tokens.select { |token, _, _| wanted.any? { |word| same.call(token, word) } }.map { |_, from, to| [from, to] }
     end
+  end
+
+  # The same by one pattern, where nothing need be folded but case.
+  def marks_in_ascii(text)
+    words = @words.map { |word| @way == "alike" ? "#{stem(word)}[a-z0-9]*" : word }
+    @pattern ||= /(?<![a-z0-9])(?:#{words.join(@way == 'phrase' ? '[^a-z0-9]+' : '|')})(?![a-z0-9])/i
+    @each ||= words.map { |word| /(?<![a-z0-9])#{word}(?![a-z0-9])/i }
+    @way == "phrase" || @each.all? { |pattern| text.match?(pattern) } ? places(text, @pattern) : []
   end
 
   def places(text, pattern) = [].tap { |list| text.scan(pattern) { list << [Regexp.last_match.begin(0), Regexp.last_match.end(0)] } }

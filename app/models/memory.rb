@@ -1,6 +1,8 @@
 # A translation memory: units of one language pair.
 class Memory < ApplicationRecord
   KEPT = 30.days
+  # More units than this are moved in the background.
+  MANY = 3000
 
   belongs_to :user, optional: true
   has_many :units, class_name: "MemoryUnit", dependent: nil, inverse_of: :memory
@@ -101,7 +103,8 @@ class Memory < ApplicationRecord
     raise Glossema::Refused.new("merge-self", "A memory cannot be merged with itself.") if other.id == id
     raise Glossema::Refused.new("pair-wrong", "“#{other.name}” is from #{other.source_lang} to #{other.target_lang} and does not fit “#{name}”.") unless fits?(other.source_lang, other.target_lang)
 
-    move(other.units, by, "merge", "from “#{other.name}”", "from" => other.id).tap { other.update!(deleted_at: Time.current) }
+    other.update!(deleted_at: Time.current)
+    begin_moving(by, "merge", other, other.units.count)
   end
 
   # Makes a memory of its own for each client or subject field; units without one stay.
@@ -113,8 +116,25 @@ class Memory < ApplicationRecord
 
     values.map do |value|
       made = user.memories.create!(name: free_name("#{name} · #{value}"), source_lang: source_lang, target_lang: target_lang, description: description)
-      made.send(:move, units.where(field => value), by, "split", "from “#{name}”", "from" => id)
+      made.send(:begin_moving, by, "split", self, units.where(field => value).count, "field" => field, "value" => value)
     end.last
+  end
+
+  # Units of another memory become units of this one, as an act of merging or splitting says; those it has already are left out. Can be
+  # cancelled, and begun again after a restart.
+  def take_over(change)
+    from, field, value = change.options.values_at("from", "field", "value")
+    scope = MemoryUnit.where(memory_id: from)
+    scope = scope.where(field => value) if field
+    index = MemoryIndex.new(id)
+    scope.in_batches(of: MemoryChange::STEP) do |batch|
+      break if change.reload.state == "cancelled"
+
+      list = batch.to_a
+      change.update!(state: "running", done: change.done + list.size, facts: change.facts.merge("added" => change.facts["added"].to_i + take_units(list, change, index)))
+    end
+    index.compact if index.crowded?
+    change.update!(state: "done", done: change.total) unless change.state == "cancelled"
   end
 
   # Those deleted a while ago, for good.
@@ -130,23 +150,22 @@ class Memory < ApplicationRecord
 
   private
 
-  # Units of another memory become units of this one; those it has already are left out.
-  def move(scope, by, kind, summary, options)
-    change = acts.create!(user: by, kind: kind, summary: summary, options: options)
-    index, count = MemoryIndex.new(id), 0
-    scope.in_batches(of: MemoryChange::STEP) do |batch|
-      transaction do
-        list = batch.to_a
-        known = units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
-        moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
-        MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }) if moved.any?
-        MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
-        moved.each { |unit| index.add(unit.id, MemoryUnit.entry(unit.source)) }
-        count += moved.size
-      end
+  # Returns how many were new here.
+  def take_units(list, change, index)
+    transaction do
+      known = units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
+      moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
+      MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }) if moved.any?
+      MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
+      moved.each { |unit| index.add(unit.id, MemoryUnit.entry(unit.source)) }
+      moved.size
     end
-    index.compact if index.crowded?
-    change.update!(facts: { "added" => count })
+  end
+
+  # Few units are moved at once, many in the background. Returns the MemoryChange.
+  def begin_moving(by, kind, from, count, **options)
+    change = acts.create!(user: by, kind: kind, state: "waiting", total: count, summary: "from “#{from.name}”", options: { "from" => from.id, **options })
+    count > MANY ? MoveUnitsJob.perform_later(change) : take_over(change)
     change
   end
 

@@ -14,9 +14,25 @@ class MemoryChange < ApplicationRecord
 
   def busy? = %w[waiting running].include?(state)
 
-  # Begins again the imports that a restart cut short; those of the command line end with what they had taken in.
+  # Begins again what a restart cut short; imports of the command line end with what they had taken in.
   def self.resume
+    where(kind: %w[merge split], state: %w[waiting running]).find_each { |change| MoveUnitsJob.perform_later(change) }
     where(kind: "import", state: %w[waiting running]).find_each { |change| change.file.attached? ? ImportUnitsJob.perform_later(change) : change.memory.repair }
+  end
+
+  # Whoever works on it sees so and stops. A memory that was to be merged is there again with what is left of it.
+  def cancel
+    return unless busy?
+
+    update!(state: "cancelled")
+    Memory.where(id: options["from"]).update_all(deleted_at: nil) if kind == "merge"
+  end
+
+  # About how many seconds it will take yet, nil where that cannot be told.
+  def left
+    return unless state == "running" && done.positive? && total >= done
+
+    ((Time.current - created_at) * (total - done) / done).round
   end
 
   # Takes the act back: what it made goes, what it changed or deleted is as it was. Units changed since keep what is newer.
@@ -32,6 +48,8 @@ class MemoryChange < ApplicationRecord
     end
     versions.in_batches(of: STEP) { |batch| transaction { batch.each { |version| restore(version, writer) } } }
     Memory.where(id: options["from"]).update_all(deleted_at: nil) if kind == "merge"
+    # What splitting made goes with what it held.
+    memory.update!(deleted_at: Time.current) if kind == "split" && memory.units.none?
     update!(undone_at: Time.current)
   end
 

@@ -4,6 +4,7 @@ class MemoryChangeResource
 
   attributes :id, :kind, :summary, :state, :done, :total, :created_at, :undone_at
   attribute(:facts) { |change| change.facts.slice("read", "added", "same", "updated", "skipped", "faults", "faulty", "message") }
+  attribute(:left, &:left)
   attribute(:author) { |change| change.user&.name }
   attribute(:file) { |change| change.options["file"] }
 end

@@ -100,6 +100,34 @@ RSpec.describe "Memories" do
     expect(memory.units.where(source: "Check the straps.").count).to eq(1)
   end
 
+  it "move many units in the background, with how far it is; stopped, what is left stays where it was" do
+    stub_const("Memory::MANY", 1)
+    stub_const("MemoryChange::STEP", 10)
+    other = make_memory(user, (1..40).map { |index| ["Bell number #{index}", "Campanello #{index}"] }, name: "Other")
+    merge = -> { post("/api/memories/#{memory.id}/changes", params: { kind: "merge", from: other.id }, as: :json) && MemoryChange.find(body["id"]) }
+    change = merge.call
+    expect([change.state, memory.units.count, other.reload.deleted_at.nil?]).to eq(["waiting", 3, false])
+    patch "/api/changes/#{change.id}"
+    perform_enqueued_jobs
+    expect([change.reload.state, change.left, memory.units.count, other.reload.deleted_at]).to eq(["cancelled", nil, 3, nil])
+    again = merge.call
+    perform_enqueued_jobs { MemoryChange.resume }
+    expect([again.reload.state, again.facts["added"], memory.units.count]).to eq(["done", 40, 43])
+    delete "/api/changes/#{again.id}"
+    expect([memory.units.count, other.reload.units.count, other.deleted_at]).to eq([3, 40, nil])
+  end
+
+  it "have the columns of a table guessed before its units are brought in" do
+    table = "Key;italiano;English\na1;Serrare i bulloni.;Tighten the bolts.\na2;Suonare il campanello.;Ring the bell.\n"
+    post "/api/memories/#{memory.id}/table", params: { file: upload(table, "terms.csv") }
+    expect(body).to include("source" => "English", "target" => "italiano", "rows" => [["a1", "Serrare i bulloni.", "Tighten the bolts."], ["a2", "Suonare il campanello.", "Ring the bell."]])
+    perform_enqueued_jobs { post "/api/memories/#{memory.id}/exchange", params: { file: upload(table, "terms.csv"), columns: { source_column: "English", target_column: "italiano" }.to_json } }
+    expect(units(text: "bolts")).to eq(["Tighten the bolts."])
+    expect(memory.units.find_by(source: "Ring the bell.").target).to eq("Suonare il campanello.")
+    post "/api/memories/#{memory.id}/table", params: { file: upload("Just a text.", "a.txt") }
+    expect(body.dig("error", "code")).to eq("no-table")
+  end
+
   it "are merged, split by client, renamed, deleted and brought back" do
     other = make_memory(user, [["Ask your dealer.", "Rivolgersi al rivenditore."], ["Ring the bell.", "Suonare il campanello."]], name: "Other")
     other.units.last.update!(client: "Pell & Rook")
@@ -112,6 +140,7 @@ RSpec.describe "Memories" do
     expect(user.memories.present.pluck(:name)).to contain_exactly("Tarnholt, delivered", "Tarnholt, delivered · Tarnholt", "Tarnholt, delivered · Pell & Rook")
     expect(found(user.memories.find_by(name: "Tarnholt, delivered · Pell & Rook"), "Ring the bell.")).to eq(["Suonare il campanello."])
     MemoryChange.where(kind: "split").order(id: :desc).each { |change| delete "/api/changes/#{change.id}" }
+    expect(user.memories.present.pluck(:name)).to eq(["Tarnholt, delivered"])
     delete "/api/changes/#{merge}"
     expect([memory.units.count, other.reload.units.count, other.deleted_at, found(other, "Ring the bell.")]).to eq([3, 2, nil, ["Suonare il campanello."]])
     patch "/api/memories/#{memory.id}", params: { name: "Other" }, as: :json

@@ -18,7 +18,7 @@ module Api
 
     # Cancels one that runs.
     def update
-      change.update!(state: "cancelled") if change.busy?
+      change.cancel
       answer(MemoryChangeResource.new(change))
     end
 

@@ -76,6 +76,9 @@ module Glossema
 
       def bilingual? = !@chosen[:target].nil?
 
+      # The first rows as texts.
+      def first_rows(count) = @rows.first(count).map { |row| row.map(&:value) }
+
       def preview
         @rows.first(2000).each_with_index.map { |row, r| "<tr>#{row.each_with_index.map { |_, c| (unit = @by_cell[[r, c]]) ? "<td>#{yield unit}</td>" : "<td>#{Glossema::Html.escape(row[c].value[0, 80])}</td>" }.join}</tr>" }
              .then { |rows| "<table>#{rows.join}</table>" }

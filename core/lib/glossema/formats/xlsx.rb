@@ -22,6 +22,14 @@ module Glossema
 
       def bilingual? = @cells.bilingual?
 
+      # The first rows of the first sheet that is shown, as texts.
+      def first_rows(count)
+        sheet = @sheets.find { |one| !one.node["state"].to_s.match?(/hidden/i) } or return []
+        rows = []
+        SheetData.rows(container.read(sheet.path)) { |row| rows.size < count ? rows << row_texts(row) : break }
+        rows
+      end
+
       def page(&block)
         by_sheet = @taken.group_by(&:part)
         @sheets.filter_map do |sheet|

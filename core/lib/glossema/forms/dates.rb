@@ -13,6 +13,13 @@ module Glossema
       # Loads what is known of languages, so that the first text does not wait for it.
       def prepare(*tags) = tags.each { |tag| names(tag) }
 
+      # What a language is called in English and by itself.
+      def names_of_language(tag)
+        require "twitter_cldr"
+        primary = Languages.primary(tag).to_sym
+        [:en, primary].uniq.filter_map { |locale| TwitterCldr.supported_locale?(locale) && TwitterCldr.get_locale_resource(locale, :languages)[locale][:languages][primary] }
+      end
+
       # A word and a language tag → Name, or nil where it is no name of a month or day there.
       def name(word, tag) = names(tag)[fold(word)]
 
