@@ -21,7 +21,7 @@ class Memory < ApplicationRecord
   def learn(segment, by:)
     writer = MemoryWriter.new(self)
     attributes = unit_attributes(segment, by)
-    unit = units.find_by(segment_id: segment.id)
+    unit = own_unit(segment)
     twin = units.where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target).where.not(id: unit&.id).first
     touch(:used_at)
     if twin
@@ -177,6 +177,17 @@ class Memory < ApplicationRecord
     false
   end
 
+  # The unit a segment made. Where another segment still reads as it did, the unit is that one's from now on.
+  def own_unit(segment)
+    unit = units.find_by(segment_id: segment.id)
+    return unit if unit.nil? || unit.target == segment.target
+
+    same = segment.project.segments.where(source_key: segment.source_key, target: unit.target).where.not(id: segment.id).where.not(state: Segment::UNFINISHED)
+    other = same.first or return unit
+    unit.update!(segment_id: other.id, file: other.document.name, key: other.context, **neighbours(other))
+    nil
+  end
+
   # The history keeps what the unit was.
   def rewrite(unit, attributes, writer, by)
     if unit.target != attributes[:target]
@@ -190,6 +201,8 @@ class Memory < ApplicationRecord
     project = segment.project
     { target: segment.target, changed_by: by.name, client: project.client&.name, subject: project.subject, project: project.reference, file: segment.document.name, key: segment.context,
       origin: segment.origin["kind"] == "machine" ? "machine" : "typed", updated_at: Time.current,
-      previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key), next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key) }
+      **neighbours(segment) }
   end
+
+  def neighbours(segment) = { previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key), next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key) }
 end

@@ -47,6 +47,17 @@ RSpec.describe Memory do
     expect(memory.units.pluck(:target)).to eq(["Ricontrollare le cinghie."])
   end
 
+  it "keeps the unit of those that still read as before, until they follow, and has it again when they do so no longer" do
+    first, second = segments.select { |segment| segment.source == "Check the straps again." }
+    [first, second].each { |segment| confirm(segment, "Ricontrollare le cinghie.") }
+    confirm(first, "Verificare le cinghie.")
+    expect(memory.units.order(:id).pluck(:target, :segment_id)).to eq([["Ricontrollare le cinghie.", second.id], ["Verificare le cinghie.", first.id]])
+    first.reload.lead(by: user)
+    expect(memory.units.pluck(:target)).to eq(["Verificare le cinghie."])
+    first.reload.unlead(by: user)
+    expect(memory.units.pluck(:target)).to contain_exactly("Verificare le cinghie.", "Ricontrollare le cinghie.")
+  end
+
   it "learns on delivery where it is set so, and nothing that was not confirmed" do
     late = user.memories.create!(name: "Late", source_lang: "en-GB", target_lang: "it-IT")
     project.attachments.create!(memory: late, position: 2, learns: "deliver")

@@ -27,9 +27,9 @@ module Translating
       assign_attributes(target: target, origin: origin, state: "translated", version: version + 1, confirmed_at: Time.current)
       save!
       record(by)
-      attachments = project.attachments.learning("confirm").includes(:memory).to_a
-      attachments.each { |attachment| attachment.memory.learn(self, by: by) }
-      filled = exempt ? [] : fill_repeats(by, attachments)
+      memories = learning
+      teach(memories, by)
+      filled = exempt ? [] : fill_repeats(by, memories)
       { filled: filled, others: before.nil? || before == target || exempt ? 0 : twins.where(target: before).where.not(state: Segment::UNFINISHED).count }
     end
   end
@@ -37,23 +37,34 @@ module Translating
   # The identical segments that still read as this one did before take its target. Returns them.
   def lead(by:)
     before = versions.where(state: Segment::STATES - Segment::UNFINISHED).where.not(target: target).last&.target or return []
-    act = SecureRandom.hex(6)
-    transaction { twins.where(target: before).where.not(state: Segment::UNFINISHED).to_a.each { |twin| twin.send(:follow, self, act, by, "translated") } }
+    act, memories = SecureRandom.hex(6), learning
+    transaction do
+      twins.where(target: before).where.not(state: Segment::UNFINISHED).to_a.each do |twin|
+        twin.send(:follow, self, act, by, "translated")
+        twin.send(:teach, memories, by)
+      end
+    end
   end
 
   # What segments took from this one the last time is taken back, as one step. Returns them.
   def unlead(by:)
     act = twins.filter_map { |twin| twin.origin["act"] if twin.origin["from"] == id }.last or return []
+    memories = learning
     transaction do
       twins.to_a.select { |twin| twin.origin["act"] == act }.each do |twin|
         before = twin.versions.reject { |version| version.origin["act"] == act }.last
         twin.update!(target: before&.target.to_s, state: before&.state || "untouched", origin: before&.origin || {}, version: twin.version + 1)
         twin.send(:record, by)
+        twin.send(:teach, memories, by) unless Segment::UNFINISHED.include?(twin.state)
       end
     end
   end
 
   private
+
+  # The memories that learn at once.
+  def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
+  def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
 
   def check_codes(target) = Glossema::Content.parse(target, source_content)
 
@@ -61,13 +72,13 @@ module Translating
   def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
 
   # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or confirmed if she wants that.
-  def fill_repeats(by, attachments)
+  def fill_repeats(by, memories)
     state = by&.preferences.to_h["confirm_repeats"] ? "translated" : "draft"
     act = SecureRandom.hex(6)
     repeats = twins.select { |twin| twin.state == "untouched" || (twin.state == "draft" && twin.origin["kind"] == "repeated" && twin.target != target) }
     repeats.each do |twin|
       twin.send(:follow, self, act, by, state)
-      attachments.each { |attachment| attachment.memory.learn(twin, by: by) } if state == "translated"
+      twin.send(:teach, memories, by) if state == "translated"
     end
   end
 
