@@ -1,5 +1,6 @@
 # The demo: Ines Calloway with two clients, two memories and three projects. Never touches data that is there.
 require_relative "manual"
+require_relative "stock"
 
 module Demo
   class Seed
@@ -41,14 +42,26 @@ module Demo
     def make_memories
       extra = File.readlines(File.join(TEXTS, "memory.tsv"), chomp: true).map { |line| line.split("\t") }
       ours, theirs = extra.partition { |client, *| client == "Tarnholt" }
-      @delivered = memory("Tarnholt, delivered", "Everything delivered to Tarnholt, reviewed.", earlier_manual + ours.each_with_index.map { |row, index| unit(row, TARNHOLT, "Bicycles, marketing", index) })
-      @life = memory("Life’s work, en → it", "All clients since 2019.", theirs.each_with_index.map { |row, index| unit(row, PELL, "Ceramics", index) })
+      stock = Stock.new(File.join(TEXTS, "parts.tsv"))
+      @delivered = memory("Tarnholt, delivered", "Everything delivered to Tarnholt, reviewed.",
+                          stocked(stock.bikes, TARNHOLT, "TRN", "Bicycles, service") + earlier_manual + ours.each_with_index.map { |row, index| unit(row, TARNHOLT, "Bicycles, marketing", index) })
+      @life = memory("Life’s work, en → it", "All clients since 2019.", stocked(stock.clay, PELL, "PRC", "Ceramics") + theirs.each_with_index.map { |row, index| unit(row, PELL, "Ceramics", index) })
       @kiln = theirs.select { |_, file,| file == "Kiln guide" }.map { |row| row.last(2) }
     end
 
     def unit((_, file, source, target), client, subject, index)
       day = Time.zone.local(2025, 3, 3, 9) + (index * 31).hours
       pair(source, target, client: client, subject: subject, file: file, project: file, created_at: day.iso8601, updated_at: day.iso8601)
+    end
+
+    # Years of small jobs: each file its project, a third of the units revised by Matteo later.
+    def stocked(rows, client, code, subject)
+      files = rows.map(&:first).uniq
+      rows.each_with_index.map do |(file, source, target), index|
+        made = Time.zone.local(2019 + (files.index(file) * 7 % 6), 2 + (files.index(file) % 9), 4, 9) + (index % 400 * 9).minutes
+        revised = index % 3 == 1 ? { author: "Ines Calloway", changed_by: "Matteo Ferrante", updated_at: (made + 12.days).iso8601 } : { updated_at: made.iso8601 }
+        pair(source, target, client: client, subject: subject, project: "#{code}-#{made.strftime('%y')}#{format('%02d', files.index(file) + 3)}", file: file, created_at: made.iso8601, **revised)
+      end
     end
 
     # The manual of the earlier range, revised by Matteo: much is the same, some limits and words are not.

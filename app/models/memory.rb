@@ -42,7 +42,7 @@ class Memory < ApplicationRecord
 
       times = pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
       MemoryWriter.new(self).add({ source: pair.source, target: pair.target, created_at: times[0] || Time.current, updated_at: times[1] || times[0] || Time.current,
-                                   origin: pair.attributes["origin"] || "imported", **pair.attributes.slice("author", "client", "subject", "project", "file").symbolize_keys })
+                                   origin: pair.attributes["origin"] || "imported", **pair.attributes.slice("author", "changed_by", "client", "subject", "project", "file").symbolize_keys })
     end
   end
 

@@ -3,7 +3,7 @@
 class UnitImport
   # Larger files are read by a process of their own.
   APART = 2 << 20
-  READER = Rails.root.join("lib/read_units.rb").to_s
+  READER = Rails.root.join("bin/read-units").to_s
   # Fewer and larger collections of garbage: it makes much that is soon of no use.
   ROOM = { "RUBY_GC_HEAP_INIT_SLOTS" => "1000000", "RUBY_GC_HEAP_FREE_SLOTS" => "400000", "RUBY_GC_MALLOC_LIMIT" => "128000000", "RUBY_GC_MALLOC_LIMIT_MAX" => "128000000",
            "RUBY_GC_OLDMALLOC_LIMIT" => "256000000", "RUBY_GC_OLDMALLOC_LIMIT_MAX" => "256000000" }.freeze
