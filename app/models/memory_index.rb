@@ -10,9 +10,9 @@ class MemoryIndex
   LOW = 18
   CLASS_BITS = 5
   # How many units a part takes in at most while an import runs, and how many fresh rows or parts are made into one part.
-  PART = 131_072
+  PART = 250_000
   FRESH = 200_000
-  PARTS = 8
+  PARTS = 4
   # Of blocks larger than this many bytes only those are read that the plan needs.
   LARGE = 200_000
   # Bytes of a posting and its head.
@@ -164,7 +164,7 @@ class MemoryIndex
     return if old.size <= 1 && first("SELECT COUNT(*) FROM seen_fresh", []).zero?
 
     part = ApplicationRecord.transaction { raw.execute("INSERT INTO memory_parts (memory_id) VALUES (?)", [@memory_id]) && raw.last_insert_row_id }
-    (0...BLOCKS).each_slice(256) { |blocks| MemoryIndex.write(merged(old, part, blocks)) }
+    (0...BLOCKS).each_slice(64) { |blocks| MemoryIndex.write(merged(old, part, blocks)) }
     ApplicationRecord.transaction do
       raw.execute("UPDATE memory_parts SET whole = 0 WHERE id IN (#{old.join(',')})") if old.any?
       raw.execute("UPDATE memory_parts SET whole = 1 WHERE id = ?", [part])

@@ -4,7 +4,7 @@ class MemoryStore
   BUDGET = 5_000
   # Of the units found so many are compared by their signatures at first, then more as long as there are good ones among the last; short
   # texts by their letters.
-  COMPARED = [160, 600, 2500, 10_000].freeze
+  COMPARED = [120, 500, 2500, 10_000].freeze
   EACH = 12
   SPELT = 500
   # A guess and an id in one number: the id takes so many bits, the guess so many parts of a point.

@@ -4,9 +4,6 @@ class UnitImport
   # Larger files are read by a process of their own.
   APART = 2 << 20
   READER = Rails.root.join("bin/read-units").to_s
-  # Fewer and larger collections of garbage: it makes much that is soon of no use.
-  ROOM = { "RUBY_GC_HEAP_INIT_SLOTS" => "1000000", "RUBY_GC_HEAP_FREE_SLOTS" => "400000", "RUBY_GC_MALLOC_LIMIT" => "128000000", "RUBY_GC_MALLOC_LIMIT_MAX" => "128000000",
-           "RUBY_GC_OLDMALLOC_LIMIT" => "256000000", "RUBY_GC_OLDMALLOC_LIMIT_MAX" => "256000000" }.freeze
   TOUCH = 1.0
 
   Cancelled = Class.new(StandardError)
@@ -53,8 +50,8 @@ class UnitImport
     languages = [@memory.source_lang, @memory.target_lang]
     return Glossema::Exchange::UnitReader.new(io, name, languages, columns).each_slice(&block) unless io.respond_to?(:path) && io.size > APART
 
-    command = [RbConfig.ruby, "--yjit", "-I", "#{Glossema::ROOT}/lib", READER, io.path, name, *languages, JSON.generate(columns)]
-    IO.popen(ROOM, command, "rb") { |pipe| pass_on(pipe, &block) }
+    command = [RbConfig.ruby, "--yjit", "--yjit-exec-mem-size=32", "-I", "#{Glossema::ROOT}/lib", READER, io.path, name, *languages, JSON.generate(columns)]
+    IO.popen(command, "rb") { |pipe| pass_on(pipe, &block) }
   end
 
   def pass_on(pipe)

@@ -115,7 +115,7 @@ RSpec.describe Glossema::Matching do
     end
 
     # [today's source, the memory's, its target, what is offered]
-    [["Clean the rear brake 3 times.", "Clean the front brake 2 times.", "Pulire 2 volte il freno anteriore.", "Pulire 3 volte il freno posteriore."], ["Rear brake", "Front brake", "Freno anteriore", "Freno posteriore"],
+    [["Clean the rear brake 3 times.", "Clean the front brake 2 times.", "Pulire 2 volte il freno anteriore.", "Pulire 3 volte il freno posteriore."], ["Rear brake", "Front brake", "Freno anteriore", nil], ["Rear brake clean", "Front brake clean", "Freno anteriore pulito", "Freno posteriore pulito"],
      ["Clean the bell.", "Clean the front brake.", "Pulire il freno anteriore.", "Pulire il campanello."], ["Clean the brake now.", "Clean the front brake now.", "Pulire ora i freni.", nil],
      ["Clean the rear lamp.", "Clean the front lamp.", "Pulire il faro.", nil], ["Clean the rear brake.", "Clean the front brake.", "Freno anteriore: pulire il freno anteriore.", nil]].each do |today, stored, target, offered|
       it "puts the term that differs into #{target.inspect}: #{offered.inspect}" do

@@ -49,6 +49,16 @@ RSpec.describe MemoryStore do
     end
   end
 
+  it "adapts a match in the one term that differs, as its short units translate it" do
+    import(memory, [["Front brake", "Freno anteriore"], ["rear brake", "freno posteriore"], ["Clean the front brake every day.", "Pulire ogni giorno il freno anteriore."], ["Bell", "Il {campanello}."]])
+    adapted = lambda do |text|
+      query = Glossema::Matching::Query.new(content: Glossema::Content.text(text), source_lang: "en-GB", target_lang: "it-IT")
+      Glossema::Matching::Lookup.new([described_class.new(memory)], terms: KnownTerms.new([memory])).matches(query, threshold: 60, limit: 1).map { |match| [match.kind, match.target.text, match.score] }
+    end
+    expect(adapted["Clean the rear brake every day."]).to eq([["adapted", "Pulire ogni giorno il freno posteriore.", 84]])
+    expect(adapted["Clean the bell every day."].map(&:first)).to eq(["fuzzy"])
+  end
+
   it "learns while an import runs, sees what is in already, and stays the same through compacting" do
     stub_const("Glossema::Exchange::UnitReader::SLICE", 50)
     stub_const("MemoryIndex::PART", 100)

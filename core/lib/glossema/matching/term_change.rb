@@ -47,12 +47,15 @@ module Glossema
 
           around = (0..BESIDE).to_a.product((0..BESIDE).to_a).sort_by { |before, after| [before + after, before] }
           around.filter_map do |before, after|
-            next if before > @head || after > @tail
+            next if before > @head || after > @tail || frame(before, after).zero?
 
             span = sizes.map { |size| (@head - before)...(@head + size + after) }
             span if span.zip(@units).all? { |range, list| (1..WORDS).cover?(range.size) && list[range].all? { |unit| unit.kind == :word } }
           end
         end
+
+        # How many words stand around a term; where there are none, it is no adapted match but another term.
+        def frame(before, after) = [*@units[0].first(@head - before), *@units[0].last(@tail - after)].count { |unit| unit.kind == :word }
 
         def words(span) = span.each_with_index.map { |range, side| @texts[side][@units[side][range.first].from...@units[side][range.last - 1].to] }
 
