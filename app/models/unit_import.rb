@@ -29,6 +29,7 @@ class UnitImport
   rescue Cancelled
     close("cancelled")
   rescue Glossema::Refused => e
+    complete
     @change.update!(state: "failed", facts: @facts.merge("message" => e.message))
     raise
   end
@@ -64,7 +65,7 @@ class UnitImport
       end
     end
   rescue EOFError
-    raise "the process that reads the file ended early"
+    raise Glossema::Refused.new("reading-ended", "Reading the file ended early, for want of memory or because it was stopped. What was read by then is in; bring it in again for the rest.")
   end
 
   def take(rows, at)
@@ -92,7 +93,8 @@ class UnitImport
 
   def hash_of(row) = MemoryUnit.hash_of_key(row.identity)
 
-  def time(stamp) = stamp ? stamp.tr("T", " ").delete_suffix("Z") : @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S")
+  def time(stamp) = stamp ? stamp.tr("T", " ").delete_suffix("Z") : now
+  def now = @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S")
 
   # The rows that are new; others are passed over, or where she wants that take the place of an older translation.
   def fresh(rows)

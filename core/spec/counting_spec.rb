@@ -38,7 +38,7 @@ end
 RSpec.describe Glossema::Counting::Tokens do
   it "cuts ASCII texts by its faster pattern as by the whole one" do
     random = Random.new(5)
-    pieces = %w[a Bc 12 3.5 _x - ' . : / @ www. http://a.b/c?d x@y.org e.g. (a) "q" 1/2 10:30 a-b don't {x} %s C:\\d a.b/c,d , ; ! ? & # ~] + [" ", "  ", "\n", "\t", "\u0007"]
+    pieces = "a Bc 12 3.5 _x - ' . : / @ www. http://a.b/c?d x@y.org e.g. (a) \"q\" 1/2 10:30 a-b don't {x} %s C:\\d a.b/c,d , ; ! ? & # ~".split + [" ", "  ", "\n", "\t", "\u0007"]
     3000.times do
       text = Array.new(random.rand(1..12)) { pieces.sample(random: random) }.join
       expect(described_class.texts(text)).to eq(text.scan(described_class::PATTERN)), text.inspect

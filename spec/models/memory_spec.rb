@@ -110,6 +110,40 @@ RSpec.describe Memory do
     expect(MemoryIndex.new(memory.id).find(%w[sentence 7], 2, 70, 100) & MemoryUnit.ids).to eq([])
   end
 
+  describe "import by a process of its own" do
+    let(:pairs) { Array.new(300) { |index| Glossema::Exchange::Tmx::Pair.new(source: "Sentence {1}#{index}{/1}.", target: "Frase {1}#{index}{/1}.", attributes: { "client" => "Tarnholt", "created_at" => "2026-01-02T03:04:05Z" }) } }
+    let(:tmx) { (+"").tap { |out| Glossema::Exchange::Tmx.write(out, pairs, source_lang: "en-GB", target_lang: "it-IT") }.sub("Sentence 7", "Sentence &nope; 7") }
+
+    def import(memory, bytes, name = "m.tmx")
+      Tempfile.create("units") do |file|
+        file.write(bytes)
+        file.flush
+        return UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(File.open(file.path, "rb"), name)
+      end
+    end
+
+    before { stub_const("UnitImport::APART", -1) }
+
+    it "takes in the same as one without, faults too" do
+      other = user.memories.create!(name: "Other", source_lang: "en-GB", target_lang: "it-IT")
+      apart = import(memory, tmx)
+      stub_const("UnitImport::APART", 1 << 30)
+      together = import(other, tmx)
+      facts = %w[read added same skipped faults]
+      expect(apart.slice(*facts)).to eq(together.slice(*facts))
+      kept = ->(one) { one.units.order(:source).map { |unit| unit.attributes.except("id", "memory_id", "import_id", "updated_at") } }
+      expect(kept[memory]).to eq(kept[other])
+      expect(memory.units.count).to eq(300)
+    end
+
+    it "says what was refused, and that the process ended when it did" do
+      expect { import(memory, "<html></html>") }.to raise_error(Glossema::Refused, /not a TMX file: it begins with <html>/)
+      stub_const("UnitImport::READER", "/nowhere")
+      expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/)
+      expect([memory.units.count, memory.acts.pluck(:state)]).to eq([0, %w[failed failed]])
+    end
+  end
+
   it "goes for good a while after it was deleted, with its units and its past" do
     confirm(segments[4], "Rivolgersi al rivenditore.")
     confirm(segments[4], "Chiedere al rivenditore.")

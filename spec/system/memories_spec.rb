@@ -81,6 +81,26 @@ RSpec.describe "Memories" do
     expect(memory.units.count).to eq(4)
   end
 
+  it "show the columns of a table before its units are brought in" do
+    memory = make_memory(user, pairs)
+    sign_in(user)
+    visit "/memories/#{memory.id}"
+    table = Rails.root.join("tmp/table.csv").tap { |path| path.write("No.;italiano;English\n1;Serrare i bulloni.;Tighten the bolts.\n2;Oliare la catena.;Oil the chain.\n") }
+    attach_file("Bring units in: Tarnholt, delivered", table, make_visible: true)
+    expect(page).to have_select("The source stands in column", selected: "C · English")
+    expect(page).to have_select("the translation in column", selected: "B · italiano")
+    expect(page).to have_css(".table-look td.used", text: "Oil the chain.")
+    expect(faults).to eq([])
+    select "–", from: "the translation in column"
+    expect(page).to have_button("Bring in", disabled: true)
+    select "B · italiano", from: "the translation in column"
+    click_button "Bring in"
+    expect(page).to have_css(".unit", text: "Serrare i bulloni.")
+    expect(memory.units.find_by(source: "Oil the chain.").target).to eq("Oliare la catena.")
+  ensure
+    table&.delete
+  end
+
   it "give adapted matches that say what was replaced and why they score so" do
     memory = make_memory(user, pairs)
     project = make_project(user, docx(paragraph(run("The deck carries up to 80 kg."))), memories: [{ "memory_id" => memory.id, "penalty" => 5 }])

@@ -18,7 +18,7 @@ module Glossema
       # Addresses, grouped numbers, unspaced characters, words, marks.
       PATTERN = /#{ADDRESS}|#{GROUPED}|(?=[[\p{L}\p{Nl}ー々]&&[#{UNSPACED}]])\X|#{LETTER_OR_DIGIT}+(?:#{JOINT}#{LETTER_OR_DIGIT}+)*|[^\s\p{Z}\p{Cc}\p{Cf}]\p{M}*/
       # The same for texts of ASCII alone, and faster.
-      PLAIN_PATTERN = %r{(?:https?|ftp)://[^\s<>"]*[^\s<>".,;:!?()\[\]']|www\.[^\s<>"]*[^\s<>".,;:!?()\[\]']|[A-Za-z0-9._%+-]+@[A-Za-z0-9-]+(?:\.[A-Za-z0-9-]+)+|(?:[A-Za-z0-9-]+\.)+[A-Za-z]{2,}/[^\s<>"]*[^\s<>".,;:!?()\[\]']|
+      PLAIN_PATTERN = %r{(?:(?:https?|ftp)://|www\.)[^\s<>"]*[^\s<>".,;:!?()\[\]']|[A-Za-z0-9._%+-]+@[A-Za-z0-9-]+(?:\.[A-Za-z0-9-]+)+|(?:[A-Za-z0-9-]+\.)+[A-Za-z]{2,}/[^\s<>"]*[^\s<>".,;:!?()\[\]']|
         [A-Za-z0-9_]+(?:(?:[-'](?=[A-Za-z0-9_])|(?<=[A-Za-z])[:.](?=[A-Za-z])|(?<=[0-9])[.,;:/](?=[0-9]))[A-Za-z0-9_]+)*|[!-~]}x
       # The same kinds of token come again and again; so many are remembered.
       REMEMBERED = 50_000

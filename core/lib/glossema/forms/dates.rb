@@ -20,7 +20,7 @@ module Glossema
         [:en, primary].uniq.filter_map { |locale| TwitterCldr.supported_locale?(locale) && TwitterCldr.get_locale_resource(locale, :languages)[locale][:languages][primary] }
       end
 
-      # A word and a language tag → Name, or nil where it is no name of a month or day there.
+      # A word and a language tag → Name, or nil where it is no name of a month or day there. What may be both is a month.
       def name(word, tag) = names(tag)[fold(word)]
 
       # The name of a month or day in a language, in the list of names that `like` is of, its first letter as in `word`.
@@ -61,7 +61,7 @@ module Glossema
       private_class_method :part
 
       def names(tag)
-        (@names ||= {})[tag] ||= [tag.to_s[/\A[a-z]+/i], tag].product(%i[months days], WIDTHS.reverse).each_with_object({}) do |(one, of, list), found|
+        (@names ||= {})[tag] ||= %i[days months].product([tag.to_s[/\A[a-z]+/i], tag], WIDTHS.reverse).each_with_object({}) do |(of, one, list), found|
           calendar(one).dig(of, *list).to_h.each { |which, text| found[fold(text)] = Name.new(of, which, list) }
         end
       end
