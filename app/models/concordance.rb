@@ -27,8 +27,8 @@ class Concordance
       "SELECT #{COLUMNS} FROM memory_texts t CROSS JOIN memory_units u ON u.id = t.rowid WHERE memory_texts MATCH ? AND +u.memory_id IN (#{ids}) ORDER BY t.rowid DESC LIMIT #{LIMIT + 1}", [query]
     )
     rows.sort_by(&:last).reverse.map do |unit, memory, source, target, author, client, subject, project, changed|
-      hit(Glossema::Content.plain(source), Glossema::Content.plain(target), target, kind: "memory", memory: names[memory], memory_id: memory, unit: unit, author: author, client: client, subject: subject, project: project,
-                                                                                    changed_at: "#{changed.to_s[0, 19].tr(' ', 'T')}Z")
+      about = { memory: names[memory], memory_id: memory, unit: unit, author: author, client: client, subject: subject, project: project, changed_at: "#{changed.to_s[0, 19].tr(' ', 'T')}Z" }
+      hit(Glossema::Content.plain(source), Glossema::Content.plain(target), target, kind: "memory", **about)
     end
   end
 
