@@ -48,7 +48,8 @@ module Glossema
       end
 
       def each_of_document
-        document = Document.new(@io.read, name: @name, language: @languages[0], options: @columns)
+        bytes = @io.read
+        document = Document.new(bytes, name: @name, language: @languages[0], options: @columns.empty? ? guessed(bytes) : @columns)
         raise Refused.new("not-bilingual", "#{@name} holds no translations beside its texts. For a table, say which columns hold source and target.") unless document.bilingual?
 
         document.segments.each do |segment|
@@ -58,6 +59,14 @@ module Glossema
           yield Tmx::Pair.new(source: segment.content.written, target: segment.target.written, attributes: attributes), 0
         end
         Result.new(@skipped, [], 0)
+      end
+
+      # The columns of a table, where it is one; whatever else it is says it itself.
+      def guessed(bytes)
+        found = TableColumns.new(bytes, @name, @languages).to_h
+        found[:source] && found[:target] ? { "source_column" => found[:source], "target_column" => found[:target] } : {}
+      rescue Refused => e
+        %w[no-table table-empty].include?(e.code) ? {} : raise
       end
 
       # nil for what is no unit.
