@@ -1,8 +1,6 @@
 # A translation memory: units of one language pair.
 class Memory < ApplicationRecord
   KEPT = 30.days
-  # More units than this are moved in the background.
-  MANY = 3000
 
   belongs_to :user, optional: true
   has_many :units, class_name: "MemoryUnit", dependent: nil, inverse_of: :memory
@@ -81,21 +79,30 @@ class Memory < ApplicationRecord
     end
   end
 
-  # Deletes units, or sets client and subject of many, as one step that can be taken back.
-  def change_units(scope, kind, set, by:)
-    ids = scope.pluck(:id)
-    raise Glossema::Refused.new("nothing-chosen", "There is no unit to change.") if ids.empty?
+  # Deletes units, or sets client and subject of many, as one step that can be taken back. chosen: {"ids" => […]} or {"search" => {…}}, see
+  # UnitSearch. Returns the MemoryChange.
+  def change_units(chosen, kind, set, by:)
+    count = chosen_units(chosen).count
+    raise Glossema::Refused.new("nothing-chosen", "There is no unit to change.") if count.zero?
 
-    change = acts.create!(user: by, kind: kind, summary: set.map { |name, value| "#{name}: #{value}" }.join(", "), facts: { "read" => ids.size })
-    writer = MemoryWriter.new(self)
-    ids.each_slice(MemoryChange::STEP) do |slice|
+    summary = set.map { |name, value| "#{name}: #{value}" }.join(", ")
+    acts.create!(user: by, kind: kind, state: "waiting", total: count, summary: summary, facts: { "read" => count }, options: { "chosen" => chosen, "set" => set }).tap(&:begin)
+  end
+
+  # Does what an act on many units says. Can be cancelled, and begun again after a restart.
+  def work_on(change)
+    chosen, set = change.options.values_at("chosen", "set")
+    writer, time = MemoryWriter.new(self), change.created_at
+    chosen_units(chosen).where.not(id: change.versions.select(:unit_id)).pluck(:id).each_slice(MemoryChange::STEP) do |slice|
+      break if change.reload.state == "cancelled"
+
       transaction do
-        batch = units.where(id: slice).to_a
-        MemoryUnitVersion.insert_all!(batch.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } })
-        kind == "delete" ? writer.remove(slice) : units.where(id: slice).update_all(**set.symbolize_keys, changed_by: by&.name, updated_at: Time.current)
+        MemoryUnitVersion.insert_all!(units.where(id: slice).map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } })
+        change.kind == "delete" ? writer.remove(slice) : units.where(id: slice).update_all(**set.symbolize_keys, changed_by: change.user&.name, updated_at: time)
+        change.update!(state: "running", done: change.done + slice.size)
       end
     end
-    change
+    change.update!(state: "done") unless change.state == "cancelled"
   end
 
   # Takes in all units of another memory, which is then deleted; it can be brought back by taking the merging back.
@@ -162,12 +169,13 @@ class Memory < ApplicationRecord
     end
   end
 
-  # Few units are moved at once, many in the background. Returns the MemoryChange.
+  # Returns the MemoryChange.
   def begin_moving(by, kind, from, count, **options)
     change = acts.create!(user: by, kind: kind, state: "waiting", total: count, summary: "from “#{from.name}”", options: { "from" => from.id, **options })
-    count > MANY ? MoveUnitsJob.perform_later(change) : take_over(change)
-    change
+    change.tap(&:begin)
   end
+
+  def chosen_units(chosen) = chosen["ids"].present? ? units.where(id: chosen["ids"]) : UnitSearch.new(self, chosen.fetch("search", {}).with_indifferent_access).units
 
   def free_name(base) = (0..).lazy.map { |n| n.zero? ? base : "#{base} (#{n + 1})" }.find { |name| !user.memories.present.exists?(name: name) }
 

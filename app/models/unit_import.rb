@@ -4,6 +4,7 @@ class UnitImport
   # Larger files are read by a process of their own.
   APART = 2 << 20
   READER = Rails.root.join("bin/read-units").to_s
+  LOG = Rails.root.join("log/read-units.log").to_s
   TOUCH = 1.0
 
   Cancelled = Class.new(StandardError)
@@ -52,7 +53,7 @@ class UnitImport
     return Glossema::Exchange::UnitReader.new(io, name, languages, columns).each_slice(&block) unless io.respond_to?(:path) && io.size > APART
 
     command = [RbConfig.ruby, "--yjit", "--yjit-exec-mem-size=32", "-I", "#{Glossema::ROOT}/lib", READER, io.path, name, *languages, JSON.generate(columns)]
-    IO.popen(command, "rb") { |pipe| pass_on(pipe, &block) }
+    IO.popen(command, "rb", err: [LOG, "a"]) { |pipe| pass_on(pipe, &block) }
   end
 
   def pass_on(pipe)

@@ -164,7 +164,7 @@ function History({ id, attempt }: { id: number; attempt: Attempt }) {
     <ol className="memory-past">{(changes.data ?? []).map((change) => (
       <li key={change.id} className={change.undone_at ? 'undone' : ''}>
         <p>{changeText(change, t)} {change.state !== 'done' && <span className="quiet">({t(`memories.changeStates.${change.state}`)})</span>}</p>
-        <p className="small quiet">{[change.author, `${fullDate(change.created_at)}, ${time(change.created_at)}`].filter(Boolean).join(' · ')} · {change.undone_at ? t('memories.undone') : change.state === 'running' || change.state === 'waiting' ? null : <button type="button" className="link" onClick={() => attempt(api.delete(`/changes/${change.id}`))}>{t('memories.undo')}</button>}</p>
+        <p className="small quiet">{[change.author, `${fullDate(change.created_at)}, ${time(change.created_at)}`].filter(Boolean).join(' · ')} · {change.undone_at ? t('memories.undone') : change.state === 'running' || change.state === 'waiting' || change.state === 'undoing' ? null : <button type="button" className="link" onClick={() => attempt(api.delete(`/changes/${change.id}`))}>{t('memories.undo')}</button>}</p>
         {(change.facts.faults ?? []).length > 0 && <details className="small"><summary>{t('memories.faults', { count: change.facts.faulty ?? change.facts.faults?.length })}</summary><ul>{change.facts.faults?.map((fault, index) => <li key={index}>{t('memories.fault', { ...fault })}</li>)}</ul></details>}
       </li>
     ))}</ol>

@@ -77,7 +77,9 @@ export function Running({ change, attempt }: { change: MemoryChange; attempt: At
   return (
     <p className="small running" role="status">
       <span className="gauge wide" aria-hidden><i style={{ width: `${share}%` }} /></span>
-      {t('memories.running', { file: change.file ?? t(`memories.moving.${change.kind}`, { summary: change.summary }), read: number(change.file ? change.facts.read ?? 0 : change.done), share })}{change.left !== null && change.left > 5 ? ` ${change.left < 90 ? t('memories.leftSeconds', { count: Math.max(10, Math.round(change.left / 10) * 10) }) : t('memories.leftMinutes', { count: Math.round(change.left / 60) })}` : ''} <button type="button" className="link" onClick={() => attempt(api.patch(`/changes/${change.id}`, {}))}>{t('memories.stop')}</button>
+      {change.state === 'undoing' ? t('memories.undoing', { share }) : change.file ? t('memories.running', { file: change.file, read: number(change.facts.read ?? 0), share }) : t(`memories.doing.${change.kind}`, { summary: change.summary, share })}
+      {change.left !== null && change.left > 5 && ` ${change.left < 90 ? t('memories.leftSeconds', { count: Math.max(10, Math.round(change.left / 10) * 10) }) : t('memories.leftMinutes', { count: Math.round(change.left / 60) })}`}
+      {change.state !== 'undoing' && <> <button type="button" className="link" onClick={() => attempt(api.patch(`/changes/${change.id}`, {}))}>{t('memories.stop')}</button></>}
     </p>
   )
 }
@@ -86,7 +88,7 @@ export function Running({ change, attempt }: { change: MemoryChange; attempt: At
 export function changeText(change: MemoryChange, t: (key: string, values?: Record<string, unknown>) => string): string {
   const { facts } = change
   if (facts.message) return facts.message
-  if (change.kind !== 'import' && (change.state === 'waiting' || change.state === 'running')) return t('memories.begun')
+  if (change.state === 'undoing' || (change.kind !== 'import' && (change.state === 'waiting' || change.state === 'running'))) return t('memories.begun')
   if (change.kind === 'import') return t('memories.acts.import', { file: change.file, added: number(facts.added ?? 0), updated: number(facts.updated ?? 0), same: number(facts.same ?? 0), skipped: number(facts.skipped ?? 0) })
   const count = facts.read ?? facts.added ?? 1
   return t(`memories.acts.${change.kind}`, { count, units: number(count), summary: change.summary })

@@ -45,7 +45,7 @@ export interface Proposal {
 export interface Version { id: number; target: string; state: State; origin: Origin; author: string | null; created_at: string; updated_at: string }
 export interface Memory { id: number; name: string; description: string; source_lang: string; target_lang: string; units: number; projects: number; updated_at: string; used_at: string | null; busy: MemoryChange[] }
 export interface MemoryChange {
-  id: number; kind: 'import' | 'edit' | 'bulk' | 'delete' | 'merge' | 'split'; summary: string; state: 'waiting' | 'running' | 'done' | 'cancelled' | 'failed'; done: number; total: number
+  id: number; kind: 'import' | 'edit' | 'bulk' | 'delete' | 'merge' | 'split'; summary: string; state: 'waiting' | 'running' | 'done' | 'cancelled' | 'failed' | 'undoing'; done: number; total: number
   created_at: string; undone_at: string | null; author: string | null; file: string | null; left: number | null
   facts: { read?: number; added?: number; same?: number; updated?: number; skipped?: number; faulty?: number; faults?: { line: number; message: string }[]; message?: string }
 }

@@ -101,7 +101,7 @@ RSpec.describe "Memories" do
   end
 
   it "move many units in the background, with how far it is; stopped, what is left stays where it was" do
-    stub_const("Memory::MANY", 1)
+    stub_const("MemoryChange::MANY", 1)
     stub_const("MemoryChange::STEP", 10)
     other = make_memory(user, (1..40).map { |index| ["Bell number #{index}", "Campanello #{index}"] }, name: "Other")
     merge = -> { post("/api/memories/#{memory.id}/changes", params: { kind: "merge", from: other.id }, as: :json) && MemoryChange.find(body["id"]) }
@@ -114,7 +114,16 @@ RSpec.describe "Memories" do
     perform_enqueued_jobs { MemoryChange.resume }
     expect([again.reload.state, again.facts["added"], memory.units.count]).to eq(["done", 40, 43])
     delete "/api/changes/#{again.id}"
+    expect([body["state"], memory.units.count]).to eq(["undoing", 43])
+    perform_enqueued_jobs { MemoryChange.resume }
     expect([memory.units.count, other.reload.units.count, other.deleted_at]).to eq([3, 40, nil])
+    post "/api/memories/#{other.id}/changes", params: { kind: "bulk", search: { text: "bell" }, set: { subject: "Bells" } }, as: :json
+    bulk = MemoryChange.find(body["id"])
+    perform_enqueued_jobs
+    expect([bulk.reload.state, bulk.done, other.units.where(subject: "Bells").count]).to eq(["done", 40, 40])
+    post "/api/memories/#{other.id}/changes", params: { kind: "delete", ids: other.units.limit(30).ids }, as: :json
+    perform_enqueued_jobs
+    expect(other.units.count).to eq(10)
   end
 
   it "have the columns of a table guessed before its units are brought in" do

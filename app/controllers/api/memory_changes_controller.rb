@@ -10,7 +10,7 @@ module Api
       change = case params[:kind]
                when "merge" then memory.merge(current_user.memories.present.find(params[:from]), by: current_user)
                when "split" then memory.split(params[:by], by: current_user)
-               when "delete", "bulk" then memory.change_units(chosen, params[:kind], params.fetch(:set, {}).permit(:client, :subject).to_h, by: current_user)
+               when "delete", "bulk" then memory.change_units(params.permit(ids: [], search: {}).to_h, params[:kind], params.fetch(:set, {}).permit(:client, :subject).to_h, by: current_user)
                else raise Glossema::Refused.new("kind-unknown", "“#{params[:kind]}” is nothing that can be done to units.")
                end
       answer(MemoryChangeResource.new(change), status: :created)
@@ -31,6 +31,5 @@ module Api
 
     def memory = @memory ||= current_user.memories.find(params[:memory_id])
     def change = @change ||= MemoryChange.where(memory: current_user.memories).find(params[:id])
-    def chosen = params[:ids].present? ? memory.units.where(id: params[:ids]) : UnitSearch.new(memory, params.fetch(:search, {})).units
   end
 end
