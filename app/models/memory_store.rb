@@ -19,6 +19,9 @@ class MemoryStore
   TEXTS = %w[author changed_by client subject project file origin key].freeze
   Grams = Glossema::Matching::Grams
 
+  # A unit that was found and deleted before it was read.
+  Gone = Class.new(StandardError)
+
   # A unit found. What it says beside its source is read when it is asked for: of most the source is enough.
   class Found < Glossema::Matching::Candidate
     def target = (self[:target] || read) && self[:target]
@@ -27,7 +30,7 @@ class MemoryStore
     private
 
     def read
-      target, *row = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE id = ?", [id]).first
+      target, *row = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE id = ?", [id]).first || raise(Gone)
       texts = row.first(TEXTS.size)
       previous, following, used, made, changed = row.drop(TEXTS.size)
       self[:target] = Glossema::Content.from_written(target)
@@ -51,7 +54,7 @@ class MemoryStore
   # The exact units, then those that share most words with the text looked up. With `best_only` exact ones are enough.
   def candidates(units, content:, floor:, limit:, best_only: false)
     exact = sources("memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}", [id, MemoryUnit.hash_of(content)])
-    exact.each { |unit, source| yield found(unit, source) }
+    exact.each { |unit, source| offer(unit, source, nil) { |candidate| yield candidate } }
     return if best_only && exact.any?
 
     words, marks = Grams.of_units(units)
@@ -59,7 +62,7 @@ class MemoryStore
 
     likeliest(content.text, words, marks, Glossema::Matching::Score.weight(units), floor, limit).reject { |_, unit| exact.key?(unit) }.each_slice(BATCH) do |slice|
       list = sources("id IN (#{slice.map(&:last).join(',')})")
-      slice.each { |guess, unit| list[unit] && yield(found(unit, list[unit], guess)) }
+      slice.each { |guess, unit| list[unit] && offer(unit, list[unit], guess) { |candidate| yield candidate } }
     end
   end
 
@@ -68,7 +71,11 @@ class MemoryStore
   # {id => source}
   def sources(condition, values = []) = MemoryIndex.select("SELECT id, source FROM memory_units WHERE #{condition}", values).to_h
 
-  def found(id, source, guess = nil) = Found.new(id: id, source: Glossema::Content.from_written(source), guess: guess)
+  def offer(id, source, guess)
+    yield Found.new(id: id, source: Glossema::Content.from_written(source), guess: guess)
+  rescue Gone
+    nil
+  end
 
   # [[about what score, id], …] of the units most like a text of these words and marks, the likeliest first.
   def likeliest(text, words, marks, weight, floor, limit)

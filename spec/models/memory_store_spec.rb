@@ -31,7 +31,7 @@ RSpec.describe MemoryStore do
       import(memory, sentences.map.with_index { |text, index| [text, "t#{index}"] })
       everything = described_class.new(memory)
       def everything.candidates(*, **)
-        (@everything ||= sources("memory_id = ?", [id])).each { |unit, source| yield found(unit, source) }
+        (@everything ||= sources("memory_id = ?", [id])).each { |unit, source| offer(unit, source, nil) { |one| yield one } }
       end
       wanted = found = 0
       sentences.sample(40, random: random).each_with_index do |text, index|
@@ -47,6 +47,17 @@ RSpec.describe MemoryStore do
       expect(wanted).to be > 30
       expect(found).to be >= wanted * 0.995, "#{found} of #{wanted}"
     end
+  end
+
+  it "passes over a unit that is deleted between being found and being read" do
+    import(memory, [["Front brake lever", "Leva"], ["Front brake lever!", "Leva!"]])
+    store = described_class.new(memory)
+    kept = []
+    store.candidates(Glossema::Matching::Score.units(Glossema::Content.text("Front brake lever")), content: Glossema::Content.text("Front brake lever"), floor: 50, limit: 5) do |candidate|
+      memory.units.where(source: "Front brake lever!").delete_all
+      kept << candidate.target.text
+    end
+    expect(kept).to eq(["Leva"])
   end
 
   it "adapts a match in the one term that differs, as its short units translate it" do
