@@ -17,6 +17,7 @@ const FACETS = ['client', 'subject', 'author', 'project', 'origin'] as const
 type Facet = (typeof FACETS)[number]
 type Search = { text: string; side: string; tidy: string } & Partial<Record<Facet, string>>
 type Answer = { units: MemoryUnit[]; more: boolean; count: number }
+const UNDER_WAY = ['waiting', 'running', 'undoing']
 const NOTHING: Search = { text: '', side: 'both', tidy: '' }
 
 export function MemoryView() {
@@ -158,13 +159,13 @@ function UnitPast({ id }: { id: number }) {
 
 function History({ id, attempt }: { id: number; attempt: Attempt }) {
   const { t } = useTranslation()
-  const changes = useQuery({ queryKey: ['changes', id], queryFn: () => api.get<MemoryChange[]>(`/memories/${id}/changes`), refetchOnMount: 'always' })
+  const changes = useQuery({ queryKey: ['changes', id], queryFn: () => api.get<MemoryChange[]>(`/memories/${id}/changes`), refetchOnMount: 'always', refetchInterval: (query) => (query.state.data?.some((change) => UNDER_WAY.includes(change.state)) ? 1000 : false) })
   if (changes.data && !changes.data.length) return <p className="quiet unit-none">{t('memories.noHistory')}</p>
   return (
     <ol className="memory-past">{(changes.data ?? []).map((change) => (
       <li key={change.id} className={change.undone_at ? 'undone' : ''}>
         <p>{changeText(change, t)} {change.state !== 'done' && <span className="quiet">({t(`memories.changeStates.${change.state}`)})</span>}</p>
-        <p className="small quiet">{[change.author, `${fullDate(change.created_at)}, ${time(change.created_at)}`].filter(Boolean).join(' · ')} · {change.undone_at ? t('memories.undone') : change.state === 'running' || change.state === 'waiting' || change.state === 'undoing' ? null : <button type="button" className="link" onClick={() => attempt(api.delete(`/changes/${change.id}`))}>{t('memories.undo')}</button>}</p>
+        <p className="small quiet">{[change.author, `${fullDate(change.created_at)}, ${time(change.created_at)}`].filter(Boolean).join(' · ')}{change.undone_at ? ` · ${t('memories.undone')}` : UNDER_WAY.includes(change.state) ? null : <> · <button type="button" className="link" onClick={() => attempt(api.delete(`/changes/${change.id}`))}>{t('memories.undo')}</button></>}</p>
         {(change.facts.faults ?? []).length > 0 && <details className="small"><summary>{t('memories.faults', { count: change.facts.faulty ?? change.facts.faults?.length })}</summary><ul>{change.facts.faults?.map((fault, index) => <li key={index}>{t('memories.fault', { ...fault })}</li>)}</ul></details>}
       </li>
     ))}</ol>

@@ -88,7 +88,7 @@ export function Running({ change, attempt }: { change: MemoryChange; attempt: At
 export function changeText(change: MemoryChange, t: (key: string, values?: Record<string, unknown>) => string): string {
   const { facts } = change
   if (facts.message) return facts.message
-  if (change.state === 'undoing' || (change.kind !== 'import' && (change.state === 'waiting' || change.state === 'running'))) return t('memories.begun')
+  if (change.kind !== 'import' && (change.state === 'waiting' || change.state === 'running')) return t('memories.begun')
   if (change.kind === 'import') return t('memories.acts.import', { file: change.file, added: number(facts.added ?? 0), updated: number(facts.updated ?? 0), same: number(facts.same ?? 0), skipped: number(facts.skipped ?? 0) })
   const count = facts.read ?? facts.added ?? 1
   return t(`memories.acts.${change.kind}`, { count, units: number(count), summary: change.summary })
