@@ -21,7 +21,7 @@ class Memory < ApplicationRecord
     attributes = unit_attributes(segment, by)
     unit = own_unit(segment)
     twin = units.where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target).where.not(id: unit&.id).first
-    touch(:used_at)
+    Memory.where(id: id).update_all(used_at: Time.current)
     if twin
       # The same again: the unit this segment made under another wording goes.
       writer.remove([unit.id]) if unit

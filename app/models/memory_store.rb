@@ -6,6 +6,8 @@ class MemoryStore
   # texts by their letters.
   COMPARED = [120, 500, 2500, 10_000].freeze
   EACH = 12
+  # Below this score it is not worth looking at very many for a few more.
+  SURE = 70
   SPELT = 500
   # A guess and an id in one number: the id takes so many bits, the guess so many parts of a point.
   PLACE = 40
@@ -88,7 +90,7 @@ class MemoryStore
       guesses.concat(fresh).sort!
       seen = count
       # With a place in the list in sight, the next may hold better ones.
-      least = [floor * FINE, guesses.size > limit ? guesses[-limit] >> PLACE : 0].max - (SLACK * FINE)
+      least = [[floor, SURE].max * FINE, guesses.size > limit ? guesses[-limit] >> PLACE : 0].max - (SLACK * FINE)
       break if seen >= found.size || fresh.last(fresh.size / 2).none? { |guess| guess >> PLACE >= least }
     end
     guesses.reverse.map { |guess| [(guess >> PLACE) / FINE.to_f, guess & ((1 << PLACE) - 1)] }

@@ -6,13 +6,14 @@ class MemoryWriter
     @memory, @index = memory, MemoryIndex.new(memory.id)
   end
 
-  # attributes: of a MemoryUnit, source and target in the written form. Returns the unit.
+  # attributes: of a MemoryUnit, source and target in the written form. Returns the id of the unit.
   def add(attributes)
     entry = MemoryUnit.entry(attributes.fetch(:source))
-    unit = @memory.units.create!(source_hash: MemoryUnit.hash_of(attributes[:source]), words: entry.signature, **attributes)
-    @index.add(unit.id, entry)
-    MemoryIndex.put_text(unit.id, unit.source, unit.target)
-    unit
+    values = { memory_id: @memory.id, source_hash: MemoryUnit.hash_of(attributes[:source]), words: entry.signature, **attributes }
+    id = MemoryUnit.insert!(values, returning: :id).rows.first.first
+    @index.add(id, entry)
+    MemoryIndex.put_text(id, attributes[:source], attributes[:target])
+    id
   end
 
   # Changes a unit; where the texts change, so does the index.

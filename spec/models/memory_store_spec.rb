@@ -94,7 +94,7 @@ RSpec.describe MemoryStore do
 
   it "follows a unit that changes and forgets one that is gone" do
     store, writer = described_class.new(memory), MemoryWriter.new(memory)
-    unit = writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia.")
+    unit = MemoryUnit.find(writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia."))
     writer.change(unit, source: "Check the brake lever.", target: "Controllare la leva.")
     expect(lookup("Pull the strap tight.", [store])).to eq([])
     expect(lookup("Check the brake levers.", [store]).map { |match| match.candidate.target.text }).to eq(["Controllare la leva."])
