@@ -1,9 +1,13 @@
 # The commands of bin/glossema that read or write memories, in the database of the application.
 require "glossema/cli"
+require "etc"
 
 class MemoryCommands < Glossema::Cli
   COMMANDS = %w[memory count].freeze
   ACTIONS = %w[create import export lookup list].freeze
+  # So many texts are looked up by several processes, of which there are so many at most.
+  MANY = 200
+  CORES = 4
 
   # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns the exit status.
   def self.start(arguments, input, output, errors)
@@ -117,12 +121,39 @@ class MemoryCommands < Glossema::Cli
     return super unless @options[:against]
 
     memory = @against ||= named(@options[:against])
-    lookup = @lookup ||= Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
     keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
-    opened.segments.each_with_index.map do |segment, index|
-      beside = { previous: index.zero? ? nil : keys[index - 1], next: keys[index + 1], key: segment.unit.key }
-      [segment.content, lookup.matches(query(segment.content, memory, **beside), threshold: 50, limit: 1).first]
+    queries = opened.segments.each_with_index.map do |segment, index|
+      query(segment.content, memory, previous: index.zero? ? nil : keys[index - 1], next: keys[index + 1], key: segment.unit.key)
     end
+    lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
+    found = side_by_side(queries) do |one|
+      match = lookup.matches(one, threshold: 50, limit: 1).first
+      match && Glossema::Matching::Match.new(kind: match.kind, score: match.score, raw: match.raw)
+    end
+    opened.segments.map(&:content).zip(found)
+  end
+
+  # What the block makes of each, in order; of many by a process for each core, which each open the database anew.
+  def side_by_side(list, &work)
+    count = [Etc.nprocessors, CORES].min
+    return list.map(&work) if list.size < MANY || count < 2
+
+    ActiveRecord::Base.connection_handler.clear_all_connections!(:all)
+    pipes = Array.new(count) do |turn|
+      reading, writing = IO.pipe(binmode: true)
+      fork do
+        reading.close
+        writing.write(Marshal.dump(list.each_with_index.filter_map { |one, index| [index, work.call(one)] if index % count == turn }))
+        exit!(0)
+      end
+      writing.close
+      reading
+    end
+    found = pipes.flat_map { |pipe| Marshal.load(pipe) }.to_h # rubocop:disable Security/MarshalLoad -- our own processes write it
+    Process.waitall
+    list.each_index.map { |index| found[index] }
+  rescue EOFError
+    raise Glossema::Refused.new("counting-ended", "Counting ended early, for want of memory or because it was stopped.")
   end
 
   # A memory by its name. What a crash left of its index is mended first.

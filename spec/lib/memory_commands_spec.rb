@@ -73,4 +73,17 @@ RSpec.describe MemoryCommands do
       expect(err.lines.size).to eq(1)
     end
   end
+
+  # Several processes need a database of their own.
+  it "counts a long text by several processes as by one" do
+    words = %w[brake chain saddle pedal wheel lamp deck strap lever cable]
+    texts = words.product(words, %w[alpha beta gamma]).map { |one, other, third| "The #{one} by the #{other} is #{third}." }
+    command = ->(*arguments) { Open3.capture2({ "GLOSSEMA_DATA" => File.join(folder, "data"), "RAILS_ENV" => "production", "SECRET_KEY_BASE" => "x" }, RbConfig.ruby, Rails.root.join("bin/glossema").to_s, *arguments).first }
+    command["memory", "create", "Own", "--source-lang", "en", "--target-lang", "it"]
+    command["memory", "import", "Own", file("own.csv", texts.first(150).map { |text| "#{text};#{text.upcase}\n" }.join), "--options", '{"source_column":"1","target_column":"2"}']
+    bands = JSON.parse(command["count", file("long.txt", texts.join("\n")), "--lang", "en", "--against", "Own"])["bands"].transform_values { |band| band["segments"] }
+    expect(bands.values_at("context", "exact").sum).to eq(150)
+    expect(bands.values.sum).to eq(300)
+    expect(bands["85-94"] + bands["75-84"]).to be > 100
+  end
 end
