@@ -50,10 +50,14 @@ class Memory < ApplicationRecord
     index.clear
     first = units.minimum(:id) or return
     builder = MemoryIndex::Builder.new(id, first)
-    units.find_each do |unit|
-      entry = MemoryUnit.entry(unit.source)
-      unit.update_columns(words: entry.signature)
-      builder.add(unit.id, entry)
+    units.in_batches(of: MemoryChange::STEP) do |batch|
+      transaction do
+        batch.each do |unit|
+          entry = MemoryUnit.entry(unit.source)
+          unit.update_columns(words: entry.signature)
+          builder.add(unit.id, entry)
+        end
+      end
     end
     builder.finish
   end

@@ -78,7 +78,7 @@ class MemoryIndex
   # The ids of the units that may match a text of these words at the score, the likeliest first: those whose sketch differs in few bits
   # and that share rare grams. weight: of the text as the score sees it; budget: how many postings to read, if fewer are not enough.
   def find(words, weight, score, budget)
-    grams, hits = grams_of(words), Hash.new(0)
+    grams, hits = Grams.asked(words), Hash.new(0)
     pages = read_parts(grams)
     Grams.classes(words.size, weight, score).each do |first, last, pieces|
       next if first > last
@@ -196,11 +196,6 @@ class MemoryIndex
   def drop(part)
     (part * BLOCKS).step((part + 1) * BLOCKS, 8192) { |from| ApplicationRecord.transaction { raw.execute("DELETE FROM memory_postings WHERE id >= ? AND id < ?", [from, [from + 8192, (part + 1) * BLOCKS].min]) } }
     ApplicationRecord.transaction { raw.execute("DELETE FROM memory_parts WHERE id = ?", [part]) }
-  end
-
-  def grams_of(words)
-    singles = Grams.singles(words)
-    Grams.all(words, singles)
   end
 
   # {gram => [blob, or [id, pairs] of a large one, …]} of the blocks in which the grams stand.

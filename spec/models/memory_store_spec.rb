@@ -49,6 +49,17 @@ RSpec.describe MemoryStore do
     end
   end
 
+  it "finds the same after its index was made anew" do
+    import(memory, Array.new(60) { |index| ["Tighten the #{%w[bolt nut screw][index % 3]} of the #{%w[deck rail wheel][index / 3 % 3]} by hand.", "t#{index}"] })
+    before = lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map { |match| [match.score, match.candidate.id] }
+    MemoryIndex.new(memory.id).clear
+    memory.units.update_all(words: "")
+    expect(lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)])).to eq([])
+    memory.reindex
+    expect(lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map { |match| [match.score, match.candidate.id] }).to eq(before)
+    expect(before.size).to eq(5)
+  end
+
   it "passes over a unit that is deleted between being found and being read" do
     import(memory, [["Front brake lever", "Leva"], ["Front brake lever!", "Leva!"]])
     store = described_class.new(memory)

@@ -16,6 +16,8 @@ module Glossema
       SHORT = 2
       # Words of so many letters may differ in any one of them.
       LETTERS = 6
+      # Of texts of more words, pairs alone are asked for: there are enough, and each is rarer than its words.
+      LONG = 14
       # How many times the budget the pieces may cost.
       OVER = 2
       # Grams of so few units are always read.
@@ -175,6 +177,9 @@ module Glossema
         grams.concat(numbers(words, singles)).uniq
       end
 
+      # The grams a lookup has to know of.
+      def asked(words, singles = Grams.singles(words)) = words.size > LONG ? (pairs(singles) + numbers(words, singles)).uniq : all(words, singles)
+
       # Numbers by themselves: any number fits a piece, the same number tells more.
       def numbers(words, singles) = singles.include?(NUMBER) ? words.each_with_index.filter_map { |word, index| Zlib.crc32("##{word}") if singles[index] == NUMBER } : []
 
@@ -247,7 +252,7 @@ module Glossema
 
       # The cheapest way to take `count` pieces (words or pairs of neighbours) that do not overlap.
       def cut(singles, sizes, count)
-        count = [count, singles.size].min
+        count = [count, singles.size > LONG ? singles.size / 2 : singles.size].min
         best = [[0, nil]] + Array.new(count)
         rows = [best]
         singles.each_index do |i|
@@ -257,7 +262,7 @@ module Glossema
           rows << Array.new(count + 1) do |j|
             options = [above[j]]
             if j.positive?
-              options << [above[j - 1][0] + one, [singles[i], above[j - 1][1]]] if above[j - 1]
+              options << [above[j - 1][0] + one, [singles[i], above[j - 1][1]]] if above[j - 1] && singles.size <= LONG
               options << [two[j - 1][0] + pair, [gram, two[j - 1][1]]] if two && two[j - 1]
             end
             options.compact.min_by(&:first)
