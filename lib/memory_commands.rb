@@ -144,6 +144,8 @@ class MemoryCommands < Glossema::Cli
       fork do
         reading.close
         writing.write(Marshal.dump(list.each_with_index.filter_map { |one, index| [index, work.call(one)] if index % count == turn }))
+      ensure
+        # Whatever stopped it, the parent says so in a sentence, seeing that nothing came.
         exit!(0)
       end
       writing.close
