@@ -1,7 +1,7 @@
 // Inside a memory: search first, facets beside, units to read and to edit in place, many at once, what deserves a look, and its history.
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, Button, Input } from 'antd'
-import { useDeferredValue, useState, type ReactNode } from 'react'
+import { useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { api } from '../shared/api'
@@ -45,6 +45,15 @@ export function MemoryView() {
     content: <>{changeText(change, t)} <button type="button" className="link" onClick={() => { message.destroy('done'); attempt(api.delete(`/changes/${change.id}`)) }}>{t('memories.undo')}</button></>,
   })
   const act = (body: Record<string, unknown>) => attempt(api.post<MemoryChange>(`/memories/${id}/changes`, body).then((change) => { setChosen(new Set()); done(change) }))
+  // What failed in the background says so as soon as it is over.
+  const under = useRef<number[]>([])
+  const { data: { busy } = {}, dataUpdatedAt: looked } = memory
+  useEffect(() => {
+    if (!busy) return
+    const over = under.current.filter((one) => !busy.some((change) => change.id === one))
+    under.current = busy.map((change) => change.id)
+    if (over.length) void api.get<MemoryChange[]>(`/memories/${id}/changes`).then((changes) => changes.filter((change) => over.includes(change.id) && change.state === 'failed').forEach((change) => message.error(changeText(change, t), 12))).catch(() => undefined)
+  }, [busy, looked, id, message, t])
   if (!memory.data) return <Frame>{memory.error ? <Failure error={memory.error} again={() => void memory.refetch()} /> : <Waiting />}</Frame>
 
   const first = units.data?.pages[0]
@@ -68,7 +77,7 @@ export function MemoryView() {
             <h1 className="reading"><TextInPlace value={mine.name} blank={t('memories.name')} label={t('memories.name')} onChange={(name) => attempt(api.patch(`/memories/${id}`, { name }))} /></h1>
             <p className="small quiet">{languageName(mine.source_lang)} → {languageName(mine.target_lang)} · <span className="tab">{t('brief.units', { count: mine.units, units: number(mine.units) })}</span> · <TextInPlace value={mine.description} blank={t('memories.describe')} label={t('memories.describe')} onChange={(description) => attempt(api.patch(`/memories/${id}`, { description }))} /></p>
             <p className="small memory-acts">
-              <BringIn memory={mine} attempt={attempt} />
+              <BringIn memory={mine} attempt={attempt} onBegun={(change) => under.current.push(change.id)} />
               <a className="link" href={`/api/memories/${id}/exchange`} download>{t('memories.export')}</a>
               {(others.data ?? []).some((one) => one.id !== id) && <MenuInPlace title={t('memories.merge')} label={t('memories.merge')} value="" options={(others.data ?? []).filter((one) => one.id !== id).map((one) => ({ value: String(one.id), label: one.name }))} onChange={(from) => act({ kind: 'merge', from: Number(from) })} />}
               <MenuInPlace title={t('memories.split')} label={t('memories.split')} value="" options={['client', 'subject'].map((by) => ({ value: by, label: t(`memories.splitBy.${by}`) }))} onChange={(by) => act({ kind: 'split', by })} />

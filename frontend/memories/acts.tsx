@@ -19,7 +19,7 @@ type Table = { columns: { value: string; label: string }[]; source: string | nul
 
 const TABLES = /\.(csv|tsv|tab|txt|xlsx|ods|docx)$/i
 
-export function BringIn({ memory, attempt }: { memory: Memory; attempt: Attempt }) {
+export function BringIn({ memory, attempt, onBegun }: { memory: Memory; attempt: Attempt; onBegun?: (change: MemoryChange) => void }) {
   const { t } = useTranslation()
   const [file, setFile] = useState<File | null>(null)
   const [different, setDifferent] = useState<'both' | 'newer'>('both')
@@ -43,7 +43,7 @@ export function BringIn({ memory, attempt }: { memory: Memory; attempt: Attempt 
     form.append('different', different)
     if (tabular) form.append('columns', JSON.stringify(columns))
     setFile(null)
-    attempt(api.post<MemoryChange>(`/memories/${memory.id}/exchange`, form))
+    attempt(api.post<MemoryChange>(`/memories/${memory.id}/exchange`, form).then((change) => onBegun?.(change)))
   }
   const used = (value?: string) => value !== undefined && Object.values(columns).includes(value)
   const incomplete = tabular && (!columns.source_column || !columns.target_column || columns.source_column === columns.target_column)

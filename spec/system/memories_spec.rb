@@ -97,8 +97,12 @@ RSpec.describe "Memories" do
     click_button "Bring in"
     expect(page).to have_css(".unit", text: "Serrare i bulloni.")
     expect(memory.units.find_by(source: "Oil the chain.").target).to eq("Oliare la catena.")
+    broken = Rails.root.join("tmp/broken.tmx").tap { |path| path.write("<html></html>") }
+    attach_file("Bring units in: Tarnholt, delivered", broken, make_visible: true)
+    click_button "Bring in"
+    expect(page).to have_text("broken.tmx is not a TMX file: it begins with <html>.")
   ensure
-    table&.delete
+    [table, broken].compact.each(&:delete)
   end
 
   it "give adapted matches that say what was replaced and why they score so" do
