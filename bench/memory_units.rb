@@ -1,5 +1,6 @@
-# A million units for measuring, from the sample memory: its units, and variations of them made by a script with a fixed seed
-# (other numbers, words exchanged for words of other units, parts of two units joined). Yields [source, target].
+# A million units for measuring, from the sample memory: its units, and variations of them made by a script
+# with a fixed seed (other numbers, words exchanged for words of other units, parts of two units joined).
+# Yields [source, target].
 require "zlib"
 
 module MemoryUnits
@@ -8,7 +9,12 @@ module MemoryUnits
   module_function
 
   def sample
-    @sample ||= Zlib::GzipReader.open(SAMPLE, external_encoding: "UTF-8") { |io| io.each_line.map { |line| line.chomp.split("\t", 2) } }.select { |pair| pair.size == 2 && pair.none? { |text| text.strip.empty? } }
+    @sample ||=
+      Zlib::GzipReader
+        .open(SAMPLE, external_encoding: "UTF-8") do |io|
+          io.each_line.map { |line| line.chomp.split("\t", 2) }
+        end
+        .select { |pair| pair.size == 2 && pair.none? { |text| text.strip.empty? } }
   end
 
   def each(count, seed: 20_261_123)
@@ -23,10 +29,14 @@ module MemoryUnits
     source, target = sample[random.rand(sample.size)]
     other, other_target = sample[random.rand(sample.size)]
     case random.rand(4)
-    when 0 then [source, target].map { |text| "#{text} #{random.rand(100_000)}" }
-    when 1 then ["#{source} #{other}", "#{target} #{other_target}"]
-    when 2 then [exchanged(source, other, random), target]
-    else [half(source) + half(other, last: true), half(target) + half(other_target, last: true)]
+    when 0
+      [source, target].map { |text| "#{text} #{random.rand(100_000)}" }
+    when 1
+      ["#{source} #{other}", "#{target} #{other_target}"]
+    when 2
+      [exchanged(source, other, random), target]
+    else
+      [half(source) + half(other, last: true), half(target) + half(other_target, last: true)]
     end
   end
 
@@ -38,6 +48,8 @@ module MemoryUnits
 
   def half(text, last: false)
     words = text.split
-    (last ? words.last((words.size / 2) + 1) : words.first((words.size / 2) + 1)).join(" ").then { |part| last ? " #{part}" : part }
+    (last ? words.last((words.size / 2) + 1) : words.first((words.size / 2) + 1))
+      .join(" ")
+      .then { |part| last ? " #{part}" : part }
   end
 end

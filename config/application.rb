@@ -33,7 +33,9 @@ module GlossemaApp
     config.cache_store = :memory_store
     config.yjit = true
     # The index of memories makes its own tables.
-    config.after_initialize { ActiveRecord::SchemaDumper.ignore_tables += [/\Amemory_(?:parts|postings|fresh|texts.*)\z/] }
+    config.after_initialize do
+      ActiveRecord::SchemaDumper.ignore_tables += [/\Amemory_(?:parts|postings|fresh|texts.*)\z/]
+    end
     config.middleware.use Rack::Deflater
     config.i18n.available_locales = [:en]
   end

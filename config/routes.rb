@@ -45,6 +45,8 @@ Rails.application.routes.draw do
     resources :delivered_files, only: :show
   end
   get "/up", to: "shell#up"
-  get "*path", to: "shell#show", constraints: ->(request) { !request.path.start_with?("/api", "/cable", "/vite") }
+  get "*path",
+    to: "shell#show",
+    constraints: ->(request) { !request.path.start_with?("/api", "/cable", "/vite") }
   root "shell#show"
 end

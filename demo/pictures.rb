@@ -62,7 +62,13 @@ module Demo
       4.times { |i| @image.circle(x, y, radius - i, INK) }
       12.times do |spoke|
         angle = spoke * Math::PI / 6
-        @image.line_xiaolin_wu(x, y, (x + (Math.cos(angle) * radius)).round, (y + (Math.sin(angle) * radius)).round, PALE)
+        @image.line_xiaolin_wu(
+          x,
+          y,
+          (x + (Math.cos(angle) * radius)).round,
+          (y + (Math.sin(angle) * radius)).round,
+          PALE
+        )
       end
       @image.circle(x, y, 7, INK, INK)
     end
@@ -73,12 +79,14 @@ module Demo
     end
 
     def path(*points)
-      points.each_slice(2).each_cons(2) do |(x1, y1), (x2, y2)|
-        (-2..2).each do |shift|
-          @image.line_xiaolin_wu(x1 + shift, y1, x2 + shift, y2, INK)
-          @image.line_xiaolin_wu(x1, y1 + shift, x2, y2 + shift, INK)
+      points
+        .each_slice(2)
+        .each_cons(2) do |(x1, y1), (x2, y2)|
+          (-2..2).each do |shift|
+            @image.line_xiaolin_wu(x1 + shift, y1, x2 + shift, y2, INK)
+            @image.line_xiaolin_wu(x1, y1 + shift, x2, y2 + shift, INK)
+          end
         end
-      end
     end
   end
 end

@@ -8,9 +8,22 @@ module Demo
     MAIL = "ines@calloway.example".freeze
     TARNHOLT, PELL = "Tarnholt Cargo Cycles", "Pell & Rook Ceramics"
     # What the manual of the earlier range said instead.
-    EARLIER = [["80 kg", "60 kg"], ["20 kg", "15 kg"], ["long-tail", "short-tail", "long tail", "short tail"], ["long tail", "short tail", "long tail", "short tail"], ["four levels", "three levels", "quattro livelli", "tre livelli"],
-               ["4.5 hours", "3.5 hours", "4,5 ore", "3,5 ore"], ["five years", "three years", "cinque anni", "tre anni"], ["three years on", "two years on"], ["Tarn 26 L", "Wren 24"], ["up to two child seats", "one child seat", "fino a due seggiolini", "un seggiolino"],
-               ["about 40 minutes", "about 25 minutes", "circa 40 minuti", "circa 25 minuti"], ["1.5 m", "1 m", "1,5 m", "1 m"], ["from side to side", "gently", "da un lato all’altro", "leggermente"], ["lukewarm water", "water", "acqua tiepida", "acqua"]].freeze
+    EARLIER = [
+      ["80 kg", "60 kg"],
+      ["20 kg", "15 kg"],
+      ["long-tail", "short-tail", "long tail", "short tail"],
+      ["long tail", "short tail", "long tail", "short tail"],
+      ["four levels", "three levels", "quattro livelli", "tre livelli"],
+      ["4.5 hours", "3.5 hours", "4,5 ore", "3,5 ore"],
+      ["five years", "three years", "cinque anni", "tre anni"],
+      ["three years on", "two years on"],
+      ["Tarn 26 L", "Wren 24"],
+      ["up to two child seats", "one child seat", "fino a due seggiolini", "un seggiolino"],
+      ["about 40 minutes", "about 25 minutes", "circa 40 minuti", "circa 25 minuti"],
+      ["1.5 m", "1 m", "1,5 m", "1 m"],
+      ["from side to side", "gently", "da un lato all’altro", "leggermente"],
+      ["lukewarm water", "water", "acqua tiepida", "acqua"]
+    ].freeze
 
     def run
       return if User.exists?(email: MAIL)
@@ -19,7 +32,10 @@ module Demo
       @pairs = @manual.sentences
       ActiveRecord::Base.transaction do
         @user = User.create!(name: "Ines Calloway", email: MAIL, password: "cargo-bicycle")
-        @clients = { TARNHOLT => @user.clients.create!(name: TARNHOLT, code: "TRN"), PELL => @user.clients.create!(name: PELL, code: "PRC") }
+        @clients = {
+          TARNHOLT => @user.clients.create!(name: TARNHOLT, code: "TRN"),
+          PELL => @user.clients.create!(name: PELL, code: "PRC")
+        }
         make_memories
       end
       kiln_guide
@@ -30,37 +46,87 @@ module Demo
     private
 
     def memory(name, description, pairs)
-      memory = @user.memories.create!(name: name, description: description, source_lang: "en-GB", target_lang: "it-IT")
+      memory =
+        @user.memories.create!(
+          name: name,
+          description: description,
+          source_lang: "en-GB",
+          target_lang: "it-IT"
+        )
       memory.take_in(pairs)
       memory
     end
 
     def pair(source, target, **attributes)
-      Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: { "author" => "Ines Calloway", "origin" => "typed" }.merge(attributes.transform_keys(&:to_s)))
+      Glossema::Exchange::Tmx::Pair.new(
+        source: source,
+        target: target,
+        attributes: { "author" => "Ines Calloway", "origin" => "typed" }.merge(
+          attributes.transform_keys(&:to_s)
+        )
+      )
     end
 
     def make_memories
       extra = File.readlines(File.join(TEXTS, "memory.tsv"), chomp: true).map { |line| line.split("\t") }
       ours, theirs = extra.partition { |client, *| client == "Tarnholt" }
       stock = Stock.new(File.join(TEXTS, "parts.tsv"))
-      @delivered = memory("Tarnholt, delivered", "Everything delivered to Tarnholt, reviewed.",
-                          stocked(stock.bikes, TARNHOLT, "TRN", "Bicycles, service") + earlier_manual + ours.each_with_index.map { |row, index| unit(row, TARNHOLT, "Bicycles, marketing", index) })
-      @life = memory("Life’s work, en → it", "All clients since 2019.", stocked(stock.clay, PELL, "PRC", "Ceramics") + theirs.each_with_index.map { |row, index| unit(row, PELL, "Ceramics", index) })
+      @delivered =
+        memory(
+          "Tarnholt, delivered",
+          "Everything delivered to Tarnholt, reviewed.",
+          stocked(stock.bikes, TARNHOLT, "TRN", "Bicycles, service") + earlier_manual +
+            ours.each_with_index.map { |row, index| unit(row, TARNHOLT, "Bicycles, marketing", index) }
+        )
+      @life =
+        memory(
+          "Life’s work, en → it",
+          "All clients since 2019.",
+          stocked(stock.clay, PELL, "PRC", "Ceramics") +
+            theirs.each_with_index.map { |row, index| unit(row, PELL, "Ceramics", index) }
+        )
       @kiln = theirs.select { |_, file,| file == "Kiln guide" }.map { |row| row.last(2) }
     end
 
     def unit((_, file, source, target), client, subject, index)
       day = Time.zone.local(2025, 3, 3, 9) + (index * 31).hours
-      pair(source, target, client: client, subject: subject, file: file, project: file, created_at: day.iso8601, updated_at: day.iso8601)
+      pair(
+        source,
+        target,
+        client: client,
+        subject: subject,
+        file: file,
+        project: file,
+        created_at: day.iso8601,
+        updated_at: day.iso8601
+      )
     end
 
     # Years of small jobs: each file its project, a third of the units revised by Matteo later.
     def stocked(rows, client, code, subject)
       files = rows.map(&:first).uniq
       rows.each_with_index.map do |(file, source, target), index|
-        made = Time.zone.local(2019 + (files.index(file) * 7 % 6), 2 + (files.index(file) % 9), 4, 9) + (index % 400 * 9).minutes
-        revised = index % 3 == 1 ? { author: "Ines Calloway", changed_by: "Matteo Ferrante", updated_at: (made + 12.days).iso8601 } : { updated_at: made.iso8601 }
-        pair(source, target, client: client, subject: subject, project: "#{code}-#{made.strftime('%y')}#{format('%02d', files.index(file) + 3)}", file: file, created_at: made.iso8601, **revised)
+        made =
+          Time.zone.local(2019 + (files.index(file) * 7 % 6), 2 + (files.index(file) % 9), 4, 9) +
+          (index % 400 * 9).minutes
+        revised =
+          (
+            if index % 3 == 1
+              { author: "Ines Calloway", changed_by: "Matteo Ferrante", updated_at: (made + 12.days).iso8601 }
+            else
+              { updated_at: made.iso8601 }
+            end
+          )
+        pair(
+          source,
+          target,
+          client: client,
+          subject: subject,
+          project: "#{code}-#{made.strftime("%y")}#{format("%02d", files.index(file) + 3)}",
+          file: file,
+          created_at: made.iso8601,
+          **revised
+        )
       end
     end
 
@@ -71,7 +137,17 @@ module Demo
 
         source, target = earlier(source, target)
         day = Time.zone.local(2026, 5, 12, 10) + (index * 7).minutes
-        pair(source, target, author: "Matteo Ferrante", client: TARNHOLT, subject: "Bicycles, manuals", project: "TRN-2605", file: "Owner’s manual, short-tail", created_at: day.iso8601, updated_at: day.iso8601)
+        pair(
+          source,
+          target,
+          author: "Matteo Ferrante",
+          client: TARNHOLT,
+          subject: "Bicycles, manuals",
+          project: "TRN-2605",
+          file: "Owner’s manual, short-tail",
+          created_at: day.iso8601,
+          updated_at: day.iso8601
+        )
       end
     end
 
@@ -85,9 +161,25 @@ module Demo
     end
 
     def project(client, name, reference, subject, days, files)
-      project = @user.projects.create!(client: @clients[client], name: name, reference: reference, subject: subject, source_lang: "en-GB", target_lang: "it-IT", due_at: WorkingDays.after(days, hour: 15))
+      project =
+        @user.projects.create!(
+          client: @clients[client],
+          name: name,
+          reference: reference,
+          subject: subject,
+          source_lang: "en-GB",
+          target_lang: "it-IT",
+          due_at: WorkingDays.after(days, hour: 15)
+        )
       files.each_with_index do |(file, bytes), index|
-        document = project.documents.new(position: index + 1, name: file, byte_size: bytes.bytesize, checksum: Digest::SHA256.hexdigest(bytes), run: "demo")
+        document =
+          project.documents.new(
+            position: index + 1,
+            name: file,
+            byte_size: bytes.bytesize,
+            checksum: Digest::SHA256.hexdigest(bytes),
+            run: "demo"
+          )
         document.original.attach(io: StringIO.new(bytes), filename: file, identify: false)
         document.save!
         ReadDocumentJob.perform_now(document, "demo")
@@ -101,11 +193,30 @@ module Demo
     end
 
     def half_translated
-      project = project(TARNHOLT, "Owner’s manual, long-tail range", "TRN-2614", "Bicycles, manuals", 3, "owners-manual.docx" => @manual.docx(title: "Owner’s manual, long-tail range"))
+      project =
+        project(
+          TARNHOLT,
+          "Owner’s manual, long-tail range",
+          "TRN-2614",
+          "Bicycles, manuals",
+          3,
+          "owners-manual.docx" => @manual.docx(title: "Owner’s manual, long-tail range")
+        )
       half = project.segments.count * 45 / 100
       project.segments.order(:position).limit(half).each { |segment| translate(segment.reload) }
-      draft = project.segments.order(:position).offset(half).find { |segment| @pairs[segment.source_content.text].to_s.split.size > 8 }
-      draft&.keep_draft(@pairs[draft.source_content.text].split.first(5).join(" "), origin: { "kind" => "typed" }, by: @user)
+      draft =
+        project
+          .segments
+          .order(:position)
+          .offset(half)
+          .find { |segment| @pairs[segment.source_content.text].to_s.split.size > 8 }
+      draft&.keep_draft(
+        @pairs[draft.source_content.text].split.first(5).join(" "),
+        origin: {
+          "kind" => "typed"
+        },
+        by: @user
+      )
       project.update!(last_segment_id: draft&.id, opened_at: Time.current)
     end
 
@@ -113,25 +224,64 @@ module Demo
       target = @pairs[segment.source_content.text] or return
       return if segment.state == "translated"
 
-      known = @delivered.units.exists?(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: target)
-      origin = known ? { "kind" => "memory", "score" => 100, "memory" => @delivered.name } : { "kind" => "typed" }
+      known =
+        @delivered.units.exists?(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: target)
+      origin =
+        known ? { "kind" => "memory", "score" => 100, "memory" => @delivered.name } : { "kind" => "typed" }
       segment.confirm(target, origin: segment.state == "draft" ? segment.origin : origin, by: @user)
     rescue Glossema::Refused
-      segment.keep_draft(Glossema::Content.from_written(target).text, origin: { "kind" => "typed" }, by: @user)
+      segment.keep_draft(
+        Glossema::Content.from_written(target).text,
+        origin: {
+          "kind" => "typed"
+        },
+        by: @user
+      )
     end
 
     def untouched
-      project(TARNHOLT, "Quick-start leaflet, long-tail range", "TRN-2616", "Bicycles, leaflets", 7, "quick-start.txt" => File.binread(File.join(TEXTS, "leaflet.txt")))
+      project(
+        TARNHOLT,
+        "Quick-start leaflet, long-tail range",
+        "TRN-2616",
+        "Bicycles, leaflets",
+        7,
+        "quick-start.txt" => File.binread(File.join(TEXTS, "leaflet.txt"))
+      )
     end
 
     def kiln_guide
       rows = [["title", "Kiln guide, second edition"], *@kiln.map { |source, _| ["p", source] }]
-      project = project(PELL, "Kiln guide, second edition", "PRC-2609", "Ceramics", 1, "kiln-guide.docx" => Manual.new(rows).docx(title: "Kiln guide, second edition"))
-      known = @kiln.to_h.merge("Kiln guide, second edition" => "Guida al forno, seconda edizione", "Tarnholt Cargo Cycles · " => "")
-      project.segments.order(:position).each do |segment|
-        target = known[segment.source_content.text] || segment.source_content.written
-        segment.reload.confirm(target, origin: { "kind" => "memory", "score" => 95, "memory" => @life.name, "touched" => true }, by: @user)
-      end
+      project =
+        project(
+          PELL,
+          "Kiln guide, second edition",
+          "PRC-2609",
+          "Ceramics",
+          1,
+          "kiln-guide.docx" => Manual.new(rows).docx(title: "Kiln guide, second edition")
+        )
+      known =
+        @kiln.to_h.merge(
+          "Kiln guide, second edition" => "Guida al forno, seconda edizione",
+          "Tarnholt Cargo Cycles · " => ""
+        )
+      project
+        .segments
+        .order(:position)
+        .each do |segment|
+          target = known[segment.source_content.text] || segment.source_content.written
+          segment.reload.confirm(
+            target,
+            origin: {
+              "kind" => "memory",
+              "score" => 95,
+              "memory" => @life.name,
+              "touched" => true
+            },
+            by: @user
+          )
+        end
     end
   end
 end

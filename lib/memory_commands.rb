@@ -9,7 +9,8 @@ class MemoryCommands < Glossema::Cli
   MANY = 200
   CORES = 4
 
-  # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns the exit status.
+  # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns
+  # the exit status.
   def self.start(arguments, input, output, errors)
     ENV["RAILS_ENV"] ||= "production"
     ENV["GLOSSEMA_COMMAND"] = "1"
@@ -37,7 +38,9 @@ class MemoryCommands < Glossema::Cli
 
   def memory
     action = argument("What to do with the memory")
-    return refuse("There is nothing called “memory #{action}”: #{ACTIONS.join(', ')}.") unless ACTIONS.include?(action)
+    unless ACTIONS.include?(action)
+      return refuse("There is nothing called “memory #{action}”: #{ACTIONS.join(", ")}.")
+    end
 
     send("memory_#{action}")
   end
@@ -54,17 +57,30 @@ class MemoryCommands < Glossema::Cli
   def memory_create
     name = argument("NAME")
     source, target = need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")
-    raise Glossema::Refused.new("name-taken", "There is a memory called “#{name}” already.") if Memory.present.exists?(name: name)
+    if Memory.present.exists?(name: name)
+      raise Glossema::Refused.new("name-taken", "There is a memory called “#{name}” already.")
+    end
 
     made = Memory.create!(name: name, source_lang: source, target_lang: target, user: User.order(:id).first)
     say("id" => made.id, "name" => name, "source_lang" => source, "target_lang" => target)
     DONE
   rescue ActiveRecord::RecordInvalid => e
-    raise Glossema::Refused.new("memory-invalid", "#{e.record.errors.full_messages.join('. ')}.")
+    raise Glossema::Refused.new("memory-invalid", "#{e.record.errors.full_messages.join(". ")}.")
   end
 
   def memory_list
-    Memory.present.order(:name).each { |one| say("id" => one.id, "name" => one.name, "source_lang" => one.source_lang, "target_lang" => one.target_lang, "units" => one.units.count) }
+    Memory
+      .present
+      .order(:name)
+      .each do |one|
+        say(
+          "id" => one.id,
+          "name" => one.name,
+          "source_lang" => one.source_lang,
+          "target_lang" => one.target_lang,
+          "units" => one.units.count
+        )
+      end
     DONE
   end
 
@@ -76,9 +92,23 @@ class MemoryCommands < Glossema::Cli
     # A file that is written all over is not worth mapping into memory.
     MemoryIndex.connection.execute("PRAGMA mmap_size = 0")
     columns = @options[:format].empty? ? {} : { "columns" => @options[:format] }
-    change = memory.acts.create!(kind: "import", state: "waiting", summary: @file_name, options: { "different" => @options[:different] || "both", "file" => @file_name, **columns })
+    change =
+      memory.acts.create!(
+        kind: "import",
+        state: "waiting",
+        summary: @file_name,
+        options: {
+          "different" => @options[:different] || "both",
+          "file" => @file_name,
+          **columns
+        }
+      )
     facts = File.open(path, "rb") { |io| UnitImport.new(change).run(io, @file_name) }
-    facts["faults"].each { |fault| @errors.puts("#{@file_name}, line #{fault['line'] || fault[:line]}: #{fault['message'] || fault[:message]}.") }
+    facts["faults"].each do |fault|
+      @errors.puts(
+        "#{@file_name}, line #{fault["line"] || fault[:line]}: #{fault["message"] || fault[:message]}."
+      )
+    end
     say(facts.slice("read", "added", "same", "updated", "skipped").merge("faults" => facts["faults"]))
     facts["faults"].empty? ? DONE : NO
   end
@@ -87,7 +117,14 @@ class MemoryCommands < Glossema::Cli
   def memory_export
     memory = named(argument("NAME"))
     pairs = memory.units.find_each(batch_size: 1000).lazy.map(&:to_pair)
-    write = ->(io) { Glossema::Exchange::Tmx.write(io, pairs, source_lang: memory.source_lang, target_lang: memory.target_lang) }
+    write = ->(io) do
+      Glossema::Exchange::Tmx.write(
+        io,
+        pairs,
+        source_lang: memory.source_lang,
+        target_lang: memory.target_lang
+      )
+    end
     return write.call(@output) && DONE unless @options[:output]
 
     File.open(@options[:output], "w", encoding: "UTF-8", &write)
@@ -103,7 +140,12 @@ class MemoryCommands < Glossema::Cli
       raise Glossema::Refused.new("encoding", "Standard input is not UTF-8 text.") unless line.valid_encoding?
 
       started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      found = lookup.matches(query(Glossema::Content.from_written(line), memory), threshold: @options[:threshold] || 70, limit: @options[:limit] || 5)
+      found =
+        lookup.matches(
+          query(Glossema::Content.from_written(line), memory),
+          threshold: @options[:threshold] || 70,
+          limit: @options[:limit] || 5
+        )
       spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
       say("ms" => spent.round(2), "matches" => found.map { |match| row(match) })
     end
@@ -111,58 +153,97 @@ class MemoryCommands < Glossema::Cli
   end
 
   def row(match)
-    { "score" => match.score, "kind" => match.kind, "source" => match.candidate.source.written, "target" => match.target.written, "stored_target" => match.candidate.target.written,
-      "penalties" => match.penalties.map { |reason, points| { "reason" => reason, "points" => points } } }
+    {
+      "score" => match.score,
+      "kind" => match.kind,
+      "source" => match.candidate.source.written,
+      "target" => match.target.written,
+      "stored_target" => match.candidate.target.written,
+      "penalties" => match.penalties.map { |reason, points| { "reason" => reason, "points" => points } }
+    }
   end
 
-  def query(content, memory, **more) = Glossema::Matching::Query.new(content: content, source_lang: memory.source_lang, target_lang: memory.target_lang, **more)
+  def query(content, memory, **more) =
+    Glossema::Matching::Query.new(
+      content: content,
+      source_lang: memory.source_lang,
+      target_lang: memory.target_lang,
+      **more
+    )
 
   def matched(opened)
     return super unless @options[:against]
 
     memory = @against ||= named(@options[:against])
     keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
-    queries = opened.segments.each_with_index.map do |segment, index|
-      query(segment.content, memory, previous: index.zero? ? nil : keys[index - 1], next: keys[index + 1], key: segment.unit.key)
-    end
+    queries =
+      opened.segments.each_with_index.map do |segment, index|
+        query(
+          segment.content,
+          memory,
+          previous: index.zero? ? nil : keys[index - 1],
+          next: keys[index + 1],
+          key: segment.unit.key
+        )
+      end
     lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
-    found = side_by_side(queries) do |one|
-      match = lookup.matches(one, threshold: 50, limit: 1).first
-      match && Glossema::Matching::Match.new(kind: match.kind, score: match.score, raw: match.raw)
-    end
+    found =
+      side_by_side(queries) do |one|
+        match = lookup.matches(one, threshold: 50, limit: 1).first
+        match && Glossema::Matching::Match.new(kind: match.kind, score: match.score, raw: match.raw)
+      end
     opened.segments.map(&:content).zip(found)
   end
 
-  # What the block makes of each, in order; of many by a process for each core, which each open the database anew.
+  # What the block makes of each, in order; of many by a process for each core, which each open the database
+  # anew.
   def side_by_side(list, &work)
     count = [Etc.nprocessors, CORES].min
     return list.map(&work) if list.size < MANY || count < 2
 
     ActiveRecord::Base.connection_handler.clear_all_connections!(:all)
-    pipes = Array.new(count) do |turn|
-      reading, writing = IO.pipe(binmode: true)
-      fork do
-        reading.close
-        writing.write(Marshal.dump(list.each_with_index.filter_map { |one, index| [index, work.call(one)] if index % count == turn }))
-      ensure
-        # Whatever stopped it, the parent says so in a sentence, seeing that nothing came.
-        exit!(0)
+    pipes =
+      Array.new(count) do |turn|
+        reading, writing = IO.pipe(binmode: true)
+        fork do
+          reading.close
+          writing.write(
+            Marshal.dump(
+              list.each_with_index.filter_map do |one, index|
+                [index, work.call(one)] if index % count == turn
+              end
+            )
+          )
+        ensure
+          # Whatever stopped it, the parent says so in a sentence, seeing that nothing came.
+          exit!(0)
+        end
+        writing.close
+        reading
       end
-      writing.close
-      reading
-    end
-    found = pipes.flat_map { |pipe| Marshal.load(pipe) }.to_h # rubocop:disable Security/MarshalLoad -- our own processes write it
+    # Our own processes write it.
+    found = pipes.flat_map { |pipe| Marshal.load(pipe) }.to_h # rubocop:disable Security/MarshalLoad
     Process.waitall
     list.each_index.map { |index| found[index] }
   rescue EOFError
-    raise Glossema::Refused.new("counting-ended", "Counting ended early, for want of memory or because it was stopped.")
+    raise Glossema::Refused.new(
+      "counting-ended",
+      "Counting ended early, for want of memory or because it was stopped."
+    )
   end
 
   # A memory by its name. What a crash left of its index is mended first.
   def named(name)
     found = Memory.present.where(name: name).to_a
-    raise Glossema::Refused.new("memory-unknown", "There is no memory called “#{name}” in #{GlossemaApp::DATA}.") if found.empty?
-    raise Glossema::Refused.new("memory-ambiguous", "#{found.size} people have a memory called “#{name}”.") if found.size > 1
+    if found.empty?
+      raise Glossema::Refused.new(
+        "memory-unknown",
+        "There is no memory called “#{name}” in #{GlossemaApp::DATA}."
+      )
+    end
+    if found.size > 1
+      raise Glossema::Refused.new("memory-ambiguous", "#{found.size} people have a memory called “#{name}”.")
+    end
 
     found.first.tap(&:repair)
   end

@@ -1,9 +1,13 @@
-# Does, or takes back, what an act on a memory does to many units; shows how far it is, can be cancelled, goes on after a restart.
+# Does, or takes back, what an act on a memory does to many units; shows how far it is, can be cancelled, goes
+# on after a restart.
 class ChangeUnitsJob < ApplicationJob
   def perform(change)
     change.work if change.busy? || change.state == "undoing"
   rescue StandardError
-    change.update!(state: "failed", facts: change.facts.merge("message" => "A fault in Glossema itself stopped this. Its log says more."))
+    change.update!(
+      state: "failed",
+      facts: change.facts.merge("message" => "A fault in Glossema itself stopped this. Its log says more.")
+    )
     raise
   end
 end

@@ -25,7 +25,7 @@ class CountProjectJob < ApplicationJob
     lookup, known = @project.lookup(known_before: true), {}
     segments.each_with_index.map do |segment, index|
       return nil if (index % STEP).zero? && Rails.cache.read(latest) != job_id
-      next [segment.source_content, known[segment.source]] if known.key?(segment.source)
+      next segment.source_content, known[segment.source] if known.key?(segment.source)
 
       match = lookup.matches(query(segments, index), threshold: 50, limit: 1).first
       # What stands around a segment only matters to an exact match.
@@ -36,12 +36,30 @@ class CountProjectJob < ApplicationJob
 
   def query(segments, index)
     segment = segments[index]
-    beside = [index.zero? ? nil : segments[index - 1], segments[index + 1]].map { |other| MemoryUnit.hash_of_key(other.source_key) if other&.document_id == segment.document_id }
-    Glossema::Matching::Query.new(content: segment.source_content, source_lang: @project.source_lang, target_lang: @project.target_lang,
-                                  client: @project.client&.name, subject: @project.subject, previous: beside[0], next: beside[1], key: segment.context)
+    beside =
+      [index.zero? ? nil : segments[index - 1], segments[index + 1]].map do |other|
+        MemoryUnit.hash_of_key(other.source_key) if other&.document_id == segment.document_id
+      end
+    Glossema::Matching::Query.new(
+      content: segment.source_content,
+      source_lang: @project.source_lang,
+      target_lang: @project.target_lang,
+      client: @project.client&.name,
+      subject: @project.subject,
+      previous: beside[0],
+      next: beside[1],
+      key: segment.context
+    )
   end
 
   def sum(rows)
-    Glossema::Counting::Bands.sum(rows.map { |segment, band| [band, Glossema::Counting::Count.new(segments: 1, words: segment.words, characters: segment.characters)] })
+    Glossema::Counting::Bands.sum(
+      rows.map do |segment, band|
+        [
+          band,
+          Glossema::Counting::Count.new(segments: 1, words: segment.words, characters: segment.characters)
+        ]
+      end
+    )
   end
 end

@@ -1,4 +1,5 @@
-# Takes the units of an uploaded file into a memory; shows how far it is, can be cancelled, goes on after a restart.
+# Takes the units of an uploaded file into a memory; shows how far it is, can be cancelled, goes on after a
+# restart.
 class ImportUnitsJob < ApplicationJob
   def perform(change)
     return unless change.busy?
@@ -7,7 +8,11 @@ class ImportUnitsJob < ApplicationJob
   rescue Glossema::Refused
     nil
   rescue StandardError
-    change.update!(state: "failed", facts: change.facts.merge("message" => "A fault in Glossema itself stopped the import. Its log says more."))
+    change.update!(
+      state: "failed",
+      facts:
+        change.facts.merge("message" => "A fault in Glossema itself stopped the import. Its log says more.")
+    )
     raise
   end
 end

@@ -1,4 +1,5 @@
-# Reads a dropped file into segments, in batches, so that it can show progress, be cancelled and be begun again.
+# Reads a dropped file into segments, in batches, so that it can show progress, be cancelled and be begun
+# again.
 class ReadDocumentJob < ApplicationJob
   BATCH = 400
 
@@ -15,7 +16,12 @@ class ReadDocumentJob < ApplicationJob
     tell
   rescue StandardError
     # A fault of ours: the file does not stay "reading" for ever.
-    @document.update!(state: "refused", message: "#{@document.name} could not be read: a fault in Glossema itself. Its log says more.") if current?
+    if current?
+      @document.update!(
+        state: "refused",
+        message: "#{@document.name} could not be read: a fault in Glossema itself. Its log says more."
+      )
+    end
     tell
     raise
   end
@@ -25,19 +31,28 @@ class ReadDocumentJob < ApplicationJob
   def current? = @document.reload.run == @run && @document.busy?
 
   def store(opened)
-    raise Glossema::Refused.new("no-text", "#{@document.name} holds no text to translate.") if opened.segments.empty?
+    if opened.segments.empty?
+      raise Glossema::Refused.new("no-text", "#{@document.name} holds no text to translate.")
+    end
 
     Segment.discard(@document.segments)
-    @document.update!(format: opened.format::NAME, total: opened.segments.size, source_lang: @document.source_lang || opened.language)
+    @document.update!(
+      format: opened.format::NAME,
+      total: opened.segments.size,
+      source_lang: @document.source_lang || opened.language
+    )
     counts = []
-    opened.segments.each_slice(BATCH).with_index do |batch, index|
-      break unless current?
+    opened
+      .segments
+      .each_slice(BATCH)
+      .with_index do |batch, index|
+        break unless current?
 
-      rows = batch.map.with_index { |segment, offset| row(segment, (index * BATCH) + offset + 1, counts) }
-      keep_versions(rows, Segment.insert_all!(rows, returning: %w[id]).rows.flatten)
-      @document.update!(done: (index * BATCH) + batch.size)
-      tell
-    end
+        rows = batch.map.with_index { |segment, offset| row(segment, (index * BATCH) + offset + 1, counts) }
+        keep_versions(rows, Segment.insert_all!(rows, returning: %w[id]).rows.flatten)
+        @document.update!(done: (index * BATCH) + batch.size)
+        tell
+      end
     finish(opened, counts) if current?
   end
 
@@ -49,20 +64,41 @@ class ReadDocumentJob < ApplicationJob
   # A translation that came with the file is the first of its history.
   def keep_versions(rows, ids)
     given = rows.zip(ids).reject { |row, _| row[:target].empty? }
-    Version.insert_all!(given.map { |row, id| { segment_id: id, target: row[:target], state: row[:state], origin: row[:origin] } }) if given.any?
+    if given.any?
+      Version.insert_all!(
+        given.map do |row, id|
+          { segment_id: id, target: row[:target], state: row[:state], origin: row[:origin] }
+        end
+      )
+    end
   end
 
   def finish(opened, counts)
     page = @document.keep_page(opened)
     return unless current?
 
-    @document.update!(state: "ready", breaks: opened.breaks, facts: @document.facts_of(counts).merge(tables: page.scan("<table>").size, pictures: page.scan("<figure>").size, bilingual: opened.bilingual?))
+    @document.update!(
+      state: "ready",
+      breaks: opened.breaks,
+      facts:
+        @document.facts_of(counts).merge(
+          tables: page.scan("<table>").size,
+          pictures: page.scan("<figure>").size,
+          bilingual: opened.bilingual?
+        )
+    )
     @document.project.with_lock { @document.project.propose } unless @document.project.begun?
     tell
     CountProjectJob.perform_later(@document.project)
   end
 
   def tell
-    @document.project.announce("document", id: @document.id, state: @document.state, done: @document.done, total: @document.total)
+    @document.project.announce(
+      "document",
+      id: @document.id,
+      state: @document.state,
+      done: @document.done,
+      total: @document.total
+    )
   end
 end

@@ -6,21 +6,47 @@ class Agenda
 
   def to_h
     rows = projects.map { |project| row(project) }
-    { projects: rows, briefs: briefs, resume: resume, due_this_week: rows.select { |one| one[:due_at] && one[:due_at] <= Time.current.end_of_week }.sum { |one| one[:left] },
-      words_per_hour: @user.words_per_hour }
+    {
+      projects: rows,
+      briefs: briefs,
+      resume: resume,
+      due_this_week:
+        rows
+          .select { |one| one[:due_at] && one[:due_at] <= Time.current.end_of_week }
+          .sum { |one| one[:left] },
+      words_per_hour: @user.words_per_hour
+    }
   end
 
   private
 
-  def projects = @projects ||= @user.projects.begun.includes(:client, :documents, :deliveries).sort_by { |project| [project.due_at ? 0 : 1, project.due_at || project.begun_at] }
+  def projects =
+    @projects ||=
+      @user
+        .projects
+        .begun
+        .includes(:client, :documents, :deliveries)
+        .sort_by { |project| [project.due_at ? 0 : 1, project.due_at || project.begun_at] }
 
   def words = @words ||= Segment.where(project_id: projects.map(&:id)).group(:project_id, :state).sum(:words)
 
   def row(project)
     by_state = Segment::STATES.to_h { |state| [state, words.fetch([project.id, state], 0)] }
     left = by_state.values_at(*Segment::UNFINISHED).sum
-    { id: project.id, name: project.name, client: project.client&.name, reference: project.reference, source_lang: project.source_lang, target_lang: project.target_lang,
-      due_at: project.due_at, words: by_state, left: left, hours: (left / @user.words_per_hour.to_f).round(2), known: known(project), step: step(project, left) }
+    {
+      id: project.id,
+      name: project.name,
+      client: project.client&.name,
+      reference: project.reference,
+      source_lang: project.source_lang,
+      target_lang: project.target_lang,
+      due_at: project.due_at,
+      words: by_state,
+      left: left,
+      hours: (left / @user.words_per_hour.to_f).round(2),
+      known: known(project),
+      step: step(project, left)
+    }
   end
 
   # What is next: "translate", "deliver", or "delivered" when nothing changed since.
@@ -28,7 +54,11 @@ class Agenda
     delivery = project.deliveries.last
     return "translate" if left.positive?
 
-    delivery && project.segments.maximum(:updated_at).to_f <= delivery.created_at.to_f ? "delivered" : "deliver"
+    if delivery && project.segments.maximum(:updated_at).to_f <= delivery.created_at.to_f
+      "delivered"
+    else
+      "deliver"
+    end
   end
 
   # The share of words that the memories give at 75 or more, in percent; nil before it was counted.
@@ -37,23 +67,63 @@ class Agenda
     total = bands.sum { |table| table.values.sum { |band| band["words"] } }
     return nil if total.zero?
 
-    (100.0 * bands.sum { |table| table.values_at("context", "exact", "repetition", "95-99", "85-94", "75-84").sum { |band| band["words"] } } / total).round
+    (
+      100.0 *
+        bands.sum do |table|
+          table
+            .values_at("context", "exact", "repetition", "95-99", "85-94", "75-84")
+            .sum { |band| band["words"] }
+        end / total
+    ).round
   end
 
   def briefs
-    @user.projects.where(begun_at: nil).joins(:documents).distinct.order(:id).map { |project| { id: project.id, name: project.name.presence || project.documents.first.name, files: project.documents.size } }
+    @user
+      .projects
+      .where(begun_at: nil)
+      .joins(:documents)
+      .distinct
+      .order(:id)
+      .map do |project|
+        {
+          id: project.id,
+          name: project.name.presence || project.documents.first.name,
+          files: project.documents.size
+        }
+      end
   end
 
   def resume
-    project = projects.select { |one| words.any? { |(id, state), count| id == one.id && Segment::UNFINISHED.include?(state) && count.positive? } }.max_by { |one| one.opened_at || one.begun_at }
+    project =
+      projects
+        .select do |one|
+          words.any? do |(id, state), count|
+            id == one.id && Segment::UNFINISHED.include?(state) && count.positive?
+          end
+        end
+        .max_by { |one| one.opened_at || one.begun_at }
     return nil unless project
 
     ordered = project.segments.joins(:document).order("documents.position", :position)
-    segment = Segment.find_by(id: project.last_segment_id) || ordered.where(state: Segment::UNFINISHED).first || ordered.first
+    segment =
+      Segment.find_by(id: project.last_segment_id) || ordered.where(state: Segment::UNFINISHED).first ||
+      ordered.first
     unless Segment::UNFINISHED.include?(segment.state)
-      after = ordered.where("documents.position > :d OR (documents.position = :d AND segments.position > :s)", d: segment.document.position, s: segment.position)
+      after =
+        ordered.where(
+          "documents.position > :d OR (documents.position = :d AND segments.position > :s)",
+          d: segment.document.position,
+          s: segment.position
+        )
       segment = after.where(state: Segment::UNFINISHED).first || segment
     end
-    { project_id: project.id, name: project.name, segment_id: segment.id, number: segment.position, total: segment.document.segments.count, text: segment.source_content.text }
+    {
+      project_id: project.id,
+      name: project.name,
+      segment_id: segment.id,
+      number: segment.position,
+      total: segment.document.segments.count,
+      text: segment.source_content.text
+    }
   end
 end

@@ -6,10 +6,18 @@ class Delivery < ApplicationRecord
 
   # Writes, proves and records all files of a project. Raises Glossema::Refused when nothing can be written.
   def self.make(project, by:)
-    raise Glossema::Refused.new("nothing-ready", "There is no file to deliver.") if project.documents.none?(&:ready?)
+    if project.documents.none?(&:ready?)
+      raise Glossema::Refused.new("nothing-ready", "There is no file to deliver.")
+    end
 
     transaction do
-      delivery = create!(project: project, user: by, number: project.deliveries.maximum(:number).to_i + 1, unfinished: Readiness.new(project).summary)
+      delivery =
+        create!(
+          project: project,
+          user: by,
+          number: project.deliveries.maximum(:number).to_i + 1,
+          unfinished: Readiness.new(project).summary
+        )
       project.documents.select(&:ready?).each { |document| DeliveredFile.write(delivery, document) }
       delivery.update!(learned: delivery.teach)
       delivery
@@ -21,9 +29,13 @@ class Delivery < ApplicationRecord
     attachments = project.attachments.learning("deliver").includes(:memory).to_a
     return 0 if attachments.empty?
 
-    taken = project.segments.where(state: %w[translated reviewed final]).includes(:document).find_each.count do |segment|
-      attachments.each { |attachment| attachment.memory.learn(segment, by: user) }
-    end
+    taken =
+      project
+        .segments
+        .where(state: %w[translated reviewed final])
+        .includes(:document)
+        .find_each
+        .count { |segment| attachments.each { |attachment| attachment.memory.learn(segment, by: user) } }
     attachments.each { |attachment| CompactMemoryJob.perform_later(attachment.memory) }
     taken
   end

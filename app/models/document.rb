@@ -23,7 +23,9 @@ class Document < ApplicationRecord
   # Begins again what a restart cut short.
   def self.resume_reading
     where(state: %w[waiting reading], role: "current").find_each(&:read_later)
-    where(state: %w[waiting reading], role: "pending").find_each { |document| CompareVersionJob.perform_later(document) }
+    where(state: %w[waiting reading], role: "pending").find_each do |document|
+      CompareVersionJob.perform_later(document)
+    end
   end
 
   # Starts the reading job; an older one still running notices that it is not the latest and stops.
@@ -34,8 +36,16 @@ class Document < ApplicationRecord
 
   # The core's view of the original. With `as_stored` it is cut just as it was when it was read.
   def opened(as_stored: true)
-    Glossema::Document.new(original.download, name: name, language: source_lang || project.source_lang, by: by, rules: Rules.new(project).srx, hand: hand,
-                                              options: options.merge("target_language" => project.target_lang.to_s), breaks: as_stored ? breaks : nil)
+    Glossema::Document.new(
+      original.download,
+      name: name,
+      language: source_lang || project.source_lang,
+      by: by,
+      rules: Rules.new(project).srx,
+      hand: hand,
+      options: options.merge("target_language" => project.target_lang.to_s),
+      breaks: as_stored ? breaks : nil
+    )
   end
 
   # Does what is read from the file depend on the language it is translated into?
@@ -44,7 +54,8 @@ class Document < ApplicationRecord
   end
 
   # Does the text name this? Looks at the first segments only.
-  def mentions?(phrase) = segments.limit(400).pluck(:source).any? { |source| source.downcase.include?(phrase.downcase) }
+  def mentions?(phrase) =
+    segments.limit(400).pluck(:source).any? { |source| source.downcase.include?(phrase.downcase) }
 
   # Targets of all segments that have one, {key => Content}, for writing.
   def targets
@@ -57,12 +68,22 @@ class Document < ApplicationRecord
   # What the counts of its segments say of the file as a whole.
   def facts_of(counts)
     sum = counts.sum(Glossema::Counting::Count.zero)
-    { "words" => sum.words, "characters" => sum.characters, "characters_without_spaces" => sum.characters_without_spaces, "segments" => sum.segments, "codes" => sum.codes, "by_character" => sum.by_character }
+    {
+      "words" => sum.words,
+      "characters" => sum.characters,
+      "characters_without_spaces" => sum.characters_without_spaces,
+      "segments" => sum.segments,
+      "codes" => sum.codes,
+      "by_character" => sum.by_character
+    }
   end
 
   # Keeps the page that the file looks like, and answers it.
   def keep_page(opened)
-    html = opened.preview { |segment| "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.of(segment.content)}</span>" }
+    html =
+      opened.preview do |segment|
+        "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.of(segment.content)}</span>"
+      end
     page.attach(io: StringIO.new(html), filename: "page.html", content_type: "text/html", identify: false)
     html
   end

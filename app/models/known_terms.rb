@@ -1,4 +1,5 @@
-# The terms by which matches are adapted: as long as nothing better says how a term is translated, the short units of the memories.
+# The terms by which matches are adapted: as long as nothing better says how a term is translated, the short
+# units of the memories.
 class KnownTerms
   # Longer translations are no terms.
   WORDS = 5
@@ -10,7 +11,15 @@ class KnownTerms
 
   # texts: of the source → {text => [its translations, the newest first]}.
   def translations(texts)
-    hashes = texts.to_h { |text| [text, [text, text.sub(/\A./, &:upcase), text.sub(/\A./, &:downcase)].uniq.map { |one| MemoryUnit.hash_of(Glossema::Content.escape(one)) }] }
+    hashes =
+      texts.to_h do |text|
+        [
+          text,
+          [text, text.sub(/\A./, &:upcase), text.sub(/\A./, &:downcase)].uniq.map do |one|
+            MemoryUnit.hash_of(Glossema::Content.escape(one))
+          end
+        ]
+      end
     found = units(hashes.values.flatten.uniq)
     hashes.transform_values { |list| found.values_at(*list).compact.flatten.uniq }
   end
@@ -20,7 +29,14 @@ class KnownTerms
   def units(hashes)
     return {} if @ids.empty? || hashes.empty?
 
-    rows = MemoryIndex.select("SELECT source_hash, target FROM memory_units WHERE memory_id IN (#{@ids.join(',')}) AND source_hash IN (#{hashes.join(',')}) ORDER BY updated_at DESC LIMIT #{LIMIT}")
-    rows.reject { |_, target| target.match?(/[{\\.!?:]/) || target.split.size > WORDS }.group_by(&:first).transform_values { |list| list.map(&:last) }
+    rows =
+      MemoryIndex.select(
+        "SELECT source_hash, target FROM memory_units WHERE memory_id IN (#{@ids.join(",")}) AND " \
+          "source_hash IN (#{hashes.join(",")}) ORDER BY updated_at DESC LIMIT #{LIMIT}"
+      )
+    rows
+      .reject { |_, target| target.match?(/[{\\.!?:]/) || target.split.size > WORDS }
+      .group_by(&:first)
+      .transform_values { |list| list.map(&:last) }
   end
 end

@@ -8,19 +8,35 @@ class Memory < ApplicationRecord
   has_many :attachments, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :memory
 
   scope :present, -> { where(deleted_at: nil) }
-  validates :name, presence: true, uniqueness: { scope: :user_id, conditions: -> { present }, message: "is the name of another memory" }
-  validate { errors.add(:base, "The languages are not language tags such as en-GB") unless [source_lang, target_lang].all? { |tag| Glossema::Languages.valid?(tag) } }
+  validates :name,
+    presence: true,
+    uniqueness: {
+      scope: :user_id,
+      conditions: -> { present },
+      message: "is the name of another memory"
+    }
+  validate do
+    unless [source_lang, target_lang].all? { |tag| Glossema::Languages.valid?(tag) }
+      errors.add(:base, "The languages are not language tags such as en-GB")
+    end
+  end
 
   # Same languages, whatever the regions.
-  def fits?(source, target) = Glossema::Languages.same?(source_lang, source) && Glossema::Languages.same?(target_lang, target)
+  def fits?(source, target) =
+    Glossema::Languages.same?(source_lang, source) && Glossema::Languages.same?(target_lang, target)
 
-  # Takes in a confirmed segment. The unit it made before is updated; one with the same texts is counted as used; else one is
-  # made, also beside others of the same source: those are kept apart by what stands around them.
+  # Takes in a confirmed segment. The unit it made before is updated; one with the same texts is counted as
+  # used; else one is made, also beside others of the same source: those are kept apart by what stands around
+  # them.
   def learn(segment, by:)
     writer = MemoryWriter.new(self)
     attributes = unit_attributes(segment, by)
     unit = own_unit(segment)
-    twin = units.where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target).where.not(id: unit&.id).first
+    twin =
+      units
+        .where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target)
+        .where.not(id: unit&.id)
+        .first
     Memory.where(id: id).update_all(used_at: Time.current)
     if twin
       # The same again: the unit this segment made under another wording goes.
@@ -29,18 +45,42 @@ class Memory < ApplicationRecord
     end
     return rewrite(unit, attributes, writer, by) if unit
 
-    writer.add({ segment_id: segment.id, source: segment.source, author: by.name, created_at: Time.current, **attributes })
+    writer.add(
+      {
+        segment_id: segment.id,
+        source: segment.source,
+        author: by.name,
+        created_at: Time.current,
+        **attributes
+      }
+    )
   end
 
-  # Takes in pairs at once, found by lookups when this returns. The same source and target is never doubled. Returns how many were new.
+  # Takes in pairs at once, found by lookups when this returns. The same source and target is never doubled.
+  # Returns how many were new.
   def take_in(pairs)
     pairs.count do |pair|
       content = Glossema::Content.from_written(pair.source)
-      next false if content.blank? || pair.target.blank? || units.exists?(source_hash: MemoryUnit.hash_of(pair.source), target: pair.target)
+      if content.blank? || pair.target.blank? ||
+          units.exists?(source_hash: MemoryUnit.hash_of(pair.source), target: pair.target)
+        next false
+      end
 
-      times = pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
-      MemoryWriter.new(self).add({ source: pair.source, target: pair.target, created_at: times[0] || Time.current, updated_at: times[1] || times[0] || Time.current,
-                                   origin: pair.attributes["origin"] || "imported", **pair.attributes.slice("author", "changed_by", "client", "subject", "project", "file").symbolize_keys })
+      times =
+        pair.attributes.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
+      MemoryWriter.new(self).add(
+        {
+          source: pair.source,
+          target: pair.target,
+          created_at: times[0] || Time.current,
+          updated_at: times[1] || times[0] || Time.current,
+          origin: pair.attributes["origin"] || "imported",
+          **pair
+            .attributes
+            .slice("author", "changed_by", "client", "subject", "project", "file")
+            .symbolize_keys
+        }
+      )
     end
   end
 
@@ -64,55 +104,96 @@ class Memory < ApplicationRecord
 
   # Finishes the index of imports whose process is gone.
   def repair
-    acts.where(kind: "import", state: "running").find_each do |change|
-      next if change.facts["pid"] && alive?(change.facts["pid"])
+    acts
+      .where(kind: "import", state: "running")
+      .find_each do |change|
+        next if change.facts["pid"] && alive?(change.facts["pid"])
 
-      UnitImport.new(change).finish_earlier
-      change.update!(state: "cancelled")
-    end
+        UnitImport.new(change).finish_earlier
+        change.update!(state: "cancelled")
+      end
   end
 
   # What stands before and after the units of a document's segments, as it is cut now.
   def self.renew_neighbours(document)
     keys = Segment.where(document_id: document.id).order(:position).pluck(:id, :source_key)
     places = keys.each_with_index.to_h { |(id, _), index| [id, index] }
-    MemoryUnit.where(segment_id: places.keys).find_each do |unit|
-      at = places[unit.segment_id]
-      beside = [at.zero? ? nil : keys[at - 1], keys[at + 1]].map { |one| one && MemoryUnit.hash_of_key(one.last) }
-      unit.update_columns(previous_hash: beside[0], next_hash: beside[1]) if [unit.previous_hash, unit.next_hash] != beside
-    end
+    MemoryUnit
+      .where(segment_id: places.keys)
+      .find_each do |unit|
+        at = places[unit.segment_id]
+        beside =
+          [at.zero? ? nil : keys[at - 1], keys[at + 1]].map { |one| one && MemoryUnit.hash_of_key(one.last) }
+        if [unit.previous_hash, unit.next_hash] != beside
+          unit.update_columns(previous_hash: beside[0], next_hash: beside[1])
+        end
+      end
   end
 
-  # Deletes units, or sets client and subject of many, as one step that can be taken back. chosen: {"ids" => […]} or {"search" => {…}}, see
-  # UnitSearch. Returns the MemoryChange.
+  # Deletes units, or sets client and subject of many, as one step that can be taken back. chosen: {"ids" =>
+  # […]} or {"search" => {…}}, see UnitSearch. Returns the MemoryChange.
   def change_units(chosen, kind, set, by:)
     count = chosen_units(chosen).count
     raise Glossema::Refused.new("nothing-chosen", "There is no unit to change.") if count.zero?
 
     summary = set.map { |name, value| "#{name}: #{value}" }.join(", ")
-    acts.create!(user: by, kind: kind, state: "waiting", total: count, summary: summary, facts: { "read" => count }, options: { "chosen" => chosen, "set" => set }).tap(&:begin)
+    acts.create!(
+      user: by,
+      kind: kind,
+      state: "waiting",
+      total: count,
+      summary: summary,
+      facts: {
+        "read" => count
+      },
+      options: {
+        "chosen" => chosen,
+        "set" => set
+      }
+    ).tap(&:begin)
   end
 
   # Does what an act on many units says. Can be cancelled, and begun again after a restart.
   def work_on(change)
     chosen, set = change.options.values_at("chosen", "set")
     writer, time = MemoryWriter.new(self), change.created_at
-    chosen_units(chosen).where.not(id: change.versions.select(:unit_id)).pluck(:id).each_slice(MemoryChange::STEP) do |slice|
-      break if change.reload.state == "cancelled"
+    chosen_units(chosen)
+      .where.not(id: change.versions.select(:unit_id))
+      .pluck(:id)
+      .each_slice(MemoryChange::STEP) do |slice|
+        break if change.reload.state == "cancelled"
 
-      transaction do
-        MemoryUnitVersion.insert_all!(units.where(id: slice).map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } })
-        change.kind == "delete" ? writer.remove(slice) : units.where(id: slice).update_all(**set.symbolize_keys, changed_by: change.user&.name, updated_at: time)
-        change.update!(state: "running", done: change.done + slice.size)
+        transaction do
+          MemoryUnitVersion.insert_all!(
+            units
+              .where(id: slice)
+              .map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }
+          )
+          if change.kind == "delete"
+            writer.remove(slice)
+          else
+            units.where(id: slice).update_all(
+              **set.symbolize_keys,
+              changed_by: change.user&.name,
+              updated_at: time
+            )
+          end
+          change.update!(state: "running", done: change.done + slice.size)
+        end
       end
-    end
     change.update!(state: "done") unless change.state == "cancelled"
   end
 
-  # Takes in all units of another memory, which is then deleted; it can be brought back by taking the merging back.
+  # Takes in all units of another memory, which is then deleted; it can be brought back by taking the merging
+  # back.
   def merge(other, by:)
     raise Glossema::Refused.new("merge-self", "A memory cannot be merged with itself.") if other.id == id
-    raise Glossema::Refused.new("pair-wrong", "“#{other.name}” is from #{other.source_lang} to #{other.target_lang} and does not fit “#{name}”.") unless fits?(other.source_lang, other.target_lang)
+    unless fits?(other.source_lang, other.target_lang)
+      raise Glossema::Refused.new(
+        "pair-wrong",
+        "“#{other.name}” is from #{other.source_lang} to #{other.target_lang} and does not fit “#{name}”."
+      )
+    end
 
     other.update!(deleted_at: Time.current)
     begin_moving(by, "merge", other, other.units.count)
@@ -120,19 +201,39 @@ class Memory < ApplicationRecord
 
   # Makes a memory of its own for each client or subject field; units without one stay.
   def split(field, by:)
-    raise Glossema::Refused.new("split-by", "A memory is split by client or by subject.") unless %w[client subject].include?(field)
+    unless %w[client subject].include?(field)
+      raise Glossema::Refused.new("split-by", "A memory is split by client or by subject.")
+    end
 
     values = units.where.not(field => [nil, ""]).distinct.pluck(field)
-    raise Glossema::Refused.new("split-one", "All units are of the same #{field}.") if values.empty? || (values.size == 1 && units.where(field => [nil, ""]).none?)
+    if values.empty? || (values.size == 1 && units.where(field => [nil, ""]).none?)
+      raise Glossema::Refused.new("split-one", "All units are of the same #{field}.")
+    end
 
-    values.map do |value|
-      made = user.memories.create!(name: free_name("#{name} · #{value}"), source_lang: source_lang, target_lang: target_lang, description: description)
-      made.send(:begin_moving, by, "split", self, units.where(field => value).count, "field" => field, "value" => value)
-    end.last
+    values
+      .map do |value|
+        made =
+          user.memories.create!(
+            name: free_name("#{name} · #{value}"),
+            source_lang: source_lang,
+            target_lang: target_lang,
+            description: description
+          )
+        made.send(
+          :begin_moving,
+          by,
+          "split",
+          self,
+          units.where(field => value).count,
+          "field" => field,
+          "value" => value
+        )
+      end
+      .last
   end
 
-  # Units of another memory become units of this one, as an act of merging or splitting says; those it has already are left out. Can be
-  # cancelled, and begun again after a restart.
+  # Units of another memory become units of this one, as an act of merging or splitting says; those it has
+  # already are left out. Can be cancelled, and begun again after a restart.
   def take_over(change)
     from, field, value = change.options.values_at("from", "field", "value")
     scope = MemoryUnit.where(memory_id: from)
@@ -142,7 +243,11 @@ class Memory < ApplicationRecord
       break if change.reload.state == "cancelled"
 
       list = batch.to_a
-      change.update!(state: "running", done: change.done + list.size, facts: change.facts.merge("added" => change.facts["added"].to_i + take_units(list, change, index)))
+      change.update!(
+        state: "running",
+        done: change.done + list.size,
+        facts: change.facts.merge("added" => change.facts["added"].to_i + take_units(list, change, index))
+      )
     end
     index.compact if index.crowded?
     change.update!(state: "done", done: change.total) unless change.state == "cancelled"
@@ -166,7 +271,11 @@ class Memory < ApplicationRecord
     transaction do
       known = units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
       moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
-      MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }) if moved.any?
+      if moved.any?
+        MemoryUnitVersion.insert_all!(
+          moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }
+        )
+      end
       MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
       moved.each { |unit| index.add(unit.id, MemoryUnit.entry(unit.source)) }
       moved.size
@@ -175,13 +284,33 @@ class Memory < ApplicationRecord
 
   # Returns the MemoryChange.
   def begin_moving(by, kind, from, count, **options)
-    change = acts.create!(user: by, kind: kind, state: "waiting", total: count, summary: "from “#{from.name}”", options: { "from" => from.id, **options })
+    change =
+      acts.create!(
+        user: by,
+        kind: kind,
+        state: "waiting",
+        total: count,
+        summary: "from “#{from.name}”",
+        options: {
+          "from" => from.id,
+          **options
+        }
+      )
     change.tap(&:begin)
   end
 
-  def chosen_units(chosen) = chosen["ids"].present? ? units.where(id: chosen["ids"]) : UnitSearch.new(self, chosen.fetch("search", {}).with_indifferent_access).units
+  def chosen_units(chosen) =
+    if chosen["ids"].present?
+      units.where(id: chosen["ids"])
+    else
+      UnitSearch.new(self, chosen.fetch("search", {}).with_indifferent_access).units
+    end
 
-  def free_name(base) = (0..).lazy.map { |n| n.zero? ? base : "#{base} (#{n + 1})" }.find { |name| !user.memories.present.exists?(name: name) }
+  def free_name(base) =
+    (0..)
+      .lazy
+      .map { |n| n.zero? ? base : "#{base} (#{n + 1})" }
+      .find { |name| !user.memories.present.exists?(name: name) }
 
   def alive?(pid)
     Process.kill(0, pid) && true
@@ -194,7 +323,13 @@ class Memory < ApplicationRecord
     unit = units.find_by(segment_id: segment.id)
     return unit if unit.nil? || unit.target == segment.target
 
-    same = segment.project.segments.where(source_key: segment.source_key, target: unit.target).where.not(id: segment.id).where.not(state: Segment::UNFINISHED)
+    same =
+      segment
+        .project
+        .segments
+        .where(source_key: segment.source_key, target: unit.target)
+        .where.not(id: segment.id)
+        .where.not(state: Segment::UNFINISHED)
     other = same.first or return unit
     unit.update!(segment_id: other.id, file: other.document.name, key: other.context, **neighbours(other))
     nil
@@ -211,10 +346,23 @@ class Memory < ApplicationRecord
 
   def unit_attributes(segment, by)
     project = segment.project
-    { target: segment.target, changed_by: by.name, client: project.client&.name, subject: project.subject, project: project.reference, file: segment.document.name, key: segment.context,
-      origin: segment.origin["kind"] == "machine" ? "machine" : "typed", updated_at: Time.current,
-      **neighbours(segment) }
+    {
+      target: segment.target,
+      changed_by: by.name,
+      client: project.client&.name,
+      subject: project.subject,
+      project: project.reference,
+      file: segment.document.name,
+      key: segment.context,
+      origin: segment.origin["kind"] == "machine" ? "machine" : "typed",
+      updated_at: Time.current,
+      **neighbours(segment)
+    }
   end
 
-  def neighbours(segment) = { previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key), next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key) }
+  def neighbours(segment) =
+    {
+      previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key),
+      next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key)
+    }
 end

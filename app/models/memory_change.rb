@@ -8,7 +8,11 @@ class MemoryChange < ApplicationRecord
 
   belongs_to :memory
   belongs_to :user, optional: true
-  has_many :versions, class_name: "MemoryUnitVersion", foreign_key: :change_id, dependent: :delete_all, inverse_of: :act
+  has_many :versions,
+    class_name: "MemoryUnitVersion",
+    foreign_key: :change_id,
+    dependent: :delete_all,
+    inverse_of: :act
   has_one_attached :file
 
   validates :kind, inclusion: { in: KINDS }
@@ -18,11 +22,16 @@ class MemoryChange < ApplicationRecord
 
   # Begins again what a restart cut short; imports of the command line end with what they had taken in.
   def self.resume
-    where(kind: %w[merge split delete bulk], state: %w[waiting running]).or(where(state: "undoing")).find_each { |change| ChangeUnitsJob.perform_later(change) }
-    where(kind: "import", state: %w[waiting running]).find_each { |change| change.file.attached? ? ImportUnitsJob.perform_later(change) : change.memory.repair }
+    where(kind: %w[merge split delete bulk], state: %w[waiting running])
+      .or(where(state: "undoing"))
+      .find_each { |change| ChangeUnitsJob.perform_later(change) }
+    where(kind: "import", state: %w[waiting running]).find_each do |change|
+      change.file.attached? ? ImportUnitsJob.perform_later(change) : change.memory.repair
+    end
   end
 
-  # Whoever works on it sees so and stops. A memory that was to be merged is there again with what is left of it.
+  # Whoever works on it sees so and stops. A memory that was to be merged is there again with what is left of
+  # it.
   def cancel
     return unless busy?
 
@@ -32,7 +41,9 @@ class MemoryChange < ApplicationRecord
 
   # About how many seconds it will take yet, nil where that cannot be told.
   def left
-    ((Time.current - created_at) * (total - done) / done).round if state == "running" && done.positive? && total >= done
+    if state == "running" && done.positive? && total >= done
+      ((Time.current - created_at) * (total - done) / done).round
+    end
   end
 
   # Few units are changed at once, many in the background.
@@ -44,10 +55,13 @@ class MemoryChange < ApplicationRecord
     kind.in?(%w[merge split]) ? memory.take_over(self) : memory.work_on(self)
   end
 
-  # Takes the act back: what it made goes, what it changed or deleted is as it was. Units changed since keep what is newer.
+  # Takes the act back: what it made goes, what it changed or deleted is as it was. Units changed since keep
+  # what is newer.
   def undo
     raise Glossema::Refused.new("undone", "This was taken back already.") if undone_at
-    raise Glossema::Refused.new("busy", "This is still running; cancel it first.") if busy? || state == "undoing"
+    if busy? || state == "undoing"
+      raise Glossema::Refused.new("busy", "This is still running; cancel it first.")
+    end
 
     update!(state: "undoing", done: 0, total: made.count + versions.count)
     self.begin
@@ -63,8 +77,12 @@ class MemoryChange < ApplicationRecord
 
   def take_back
     writer = MemoryWriter.new(memory)
-    made.in_batches(of: STEP) { |units| transaction { writer.remove(units.pluck(:id)) && update!(done: done + STEP) } }
-    versions.in_batches(of: STEP) { |batch| transaction { batch.each { |version| restore(version, writer) } && update!(done: done + STEP) } }
+    made.in_batches(of: STEP) do |units|
+      transaction { writer.remove(units.pluck(:id)) && update!(done: done + STEP) }
+    end
+    versions.in_batches(of: STEP) do |batch|
+      transaction { batch.each { |version| restore(version, writer) } && update!(done: done + STEP) }
+    end
     Memory.where(id: options["from"]).update_all(deleted_at: nil) if kind == "merge"
     # What splitting made goes with what it held.
     memory.update!(deleted_at: Time.current) if kind == "split" && memory.units.none?
@@ -72,7 +90,17 @@ class MemoryChange < ApplicationRecord
   end
 
   def restore(version, writer)
-    return if MemoryUnitVersion.exists?(["unit_id = ? AND id > ? AND change_id <> ? AND change_id IN (SELECT id FROM memory_changes WHERE undone_at IS NULL)", version.unit_id, version.id, id])
+    if MemoryUnitVersion.exists?(
+         [
+           "unit_id = ? AND id > ? AND change_id <> ? AND change_id IN (SELECT id FROM memory_changes " \
+             "WHERE undone_at IS NULL)",
+           version.unit_id,
+           version.id,
+           id
+         ]
+       )
+      return
+    end
 
     version.before ? writer.put_back(version.unit_id, version.before) : writer.remove([version.unit_id])
   end

@@ -2,8 +2,8 @@
 class MemoryStore
   # How many postings a lookup may read.
   BUDGET = 5_000
-  # Of the units found so many are compared by their signatures at first, then more as long as there are good ones among the last; short
-  # texts by their letters.
+  # Of the units found so many are compared by their signatures at first, then more as long as there are good
+  # ones among the last; short texts by their letters.
   COMPARED = [120, 500, 2500, 10_000].freeze
   EACH = 12
   # Below this score it is not worth looking at very many for a few more.
@@ -17,7 +17,9 @@ class MemoryStore
   BATCH = 20
   # How many units of the same source are looked at for the one in context.
   EXACT = 60
-  COLUMNS = "target, author, changed_by, client, subject, project, file, origin, key, previous_hash, next_hash, used, created_at, updated_at".freeze
+  COLUMNS =
+    "target, author, changed_by, client, subject, project, file, origin, key, previous_hash, next_hash, " \
+      "used, created_at, updated_at".freeze
   TEXTS = %w[author changed_by client subject project file origin key].freeze
   Grams = Glossema::Matching::Grams
 
@@ -32,14 +34,24 @@ class MemoryStore
     private
 
     def read
-      target, *row = MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE id = ?", [id]).first || raise(Gone)
+      target, *row =
+        MemoryIndex.select("SELECT #{COLUMNS} FROM memory_units WHERE id = ?", [id]).first || raise(Gone)
       texts = row.first(TEXTS.size)
       previous, following, used, made, changed = row.drop(TEXTS.size)
       self[:target] = Glossema::Content.from_written(target)
-      self[:attributes] = TEXTS.zip(texts.map(&:to_s)).to_h.merge("previous" => previous&.to_s, "next" => following&.to_s, "used" => used, "created_at" => iso(made), "updated_at" => iso(changed))
+      self[:attributes] = TEXTS
+        .zip(texts.map(&:to_s))
+        .to_h
+        .merge(
+          "previous" => previous&.to_s,
+          "next" => following&.to_s,
+          "used" => used,
+          "created_at" => iso(made),
+          "updated_at" => iso(changed)
+        )
     end
 
-    def iso(time) = "#{time.to_s[0, 19].tr(' ', 'T')}Z"
+    def iso(time) = "#{time.to_s[0, 19].tr(" ", "T")}Z"
   end
 
   attr_reader :penalty
@@ -53,25 +65,35 @@ class MemoryStore
   def name = @memory.name
   def language_pair = [@memory.source_lang, @memory.target_lang]
 
-  # The exact units, then those that share most words with the text looked up. With `best_only` exact ones are enough.
+  # The exact units, then those that share most words with the text looked up. With `best_only` exact ones are
+  # enough.
   def candidates(units, content:, floor:, limit:, best_only: false)
-    exact = sources("memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}", [id, MemoryUnit.hash_of(content)])
+    exact =
+      sources(
+        "memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}",
+        [id, MemoryUnit.hash_of(content)]
+      )
     exact.each { |unit, source| offer(unit, source, nil) { |candidate| yield candidate } }
     return if best_only && exact.any?
 
     words, marks = Grams.of_units(units)
     return if words.empty?
 
-    likeliest(content.text, words, marks, Glossema::Matching::Score.weight(units), floor, limit).reject { |_, unit| exact.key?(unit) }.each_slice(BATCH) do |slice|
-      list = sources("id IN (#{slice.map(&:last).join(',')})")
-      slice.each { |guess, unit| list[unit] && offer(unit, list[unit], guess) { |candidate| yield candidate } }
-    end
+    likeliest(content.text, words, marks, Glossema::Matching::Score.weight(units), floor, limit)
+      .reject { |_, unit| exact.key?(unit) }
+      .each_slice(BATCH) do |slice|
+        list = sources("id IN (#{slice.map(&:last).join(",")})")
+        slice.each do |guess, unit|
+          list[unit] && offer(unit, list[unit], guess) { |candidate| yield candidate }
+        end
+      end
   end
 
   private
 
   # {id => source}
-  def sources(condition, values = []) = MemoryIndex.select("SELECT id, source FROM memory_units WHERE #{condition}", values).to_h
+  def sources(condition, values = []) =
+    MemoryIndex.select("SELECT id, source FROM memory_units WHERE #{condition}", values).to_h
 
   def offer(id, source, guess)
     yield Found.new(id: id, source: Glossema::Content.from_written(source), guess: guess)
@@ -85,14 +107,18 @@ class MemoryStore
     return spelt_alike(text, found.first(SPELT), limit) if words.size <= Grams::SHORT
 
     own, guesses, seen = Grams.parse(Grams.signature(words, marks)), [], 0
-    COMPARED.map { |count| [count, EACH * limit].max }.uniq.each do |count|
-      fresh = compared(own, found[seen...count].to_a)
-      guesses.concat(fresh).sort!
-      seen = count
-      # With a place in the list in sight, the next may hold better ones.
-      least = [[floor, SURE].max * FINE, guesses.size > limit ? guesses[-limit] >> PLACE : 0].max - (SLACK * FINE)
-      break if seen >= found.size || fresh.last(fresh.size / 2).none? { |guess| guess >> PLACE >= least }
-    end
+    COMPARED
+      .map { |count| [count, EACH * limit].max }
+      .uniq
+      .each do |count|
+        fresh = compared(own, found[seen...count].to_a)
+        guesses.concat(fresh).sort!
+        seen = count
+        # With a place in the list in sight, the next may hold better ones.
+        least =
+          [[floor, SURE].max * FINE, guesses.size > limit ? guesses[-limit] >> PLACE : 0].max - (SLACK * FINE)
+        break if seen >= found.size || fresh.last(fresh.size / 2).none? { |guess| guess >> PLACE >= least }
+      end
     guesses.reverse.map { |guess| [(guess >> PLACE) / FINE.to_f, guess & ((1 << PLACE) - 1)] }
   end
 
@@ -100,15 +126,24 @@ class MemoryStore
   def compared(own, ids)
     return [] if ids.empty?
 
-    found = MemoryIndex.select("SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id]).to_h
-    ids.filter_map { |unit| (packed = found[unit]) && (((Grams.likeness(own, packed) * FINE).to_i << PLACE) | unit) }
+    found =
+      MemoryIndex.select(
+        "SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(",")})",
+        [id]
+      ).to_h
+    ids.filter_map do |unit|
+      (packed = found[unit]) && (((Grams.likeness(own, packed) * FINE).to_i << PLACE) | unit)
+    end
   end
 
   # Of short texts it is the letters that tell.
   def spelt_alike(text, ids, limit)
     return [] if ids.empty?
 
-    MemoryIndex.select("SELECT id, source FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(',')})", [id])
-               .map { |unit, source| [Glossema::Matching::Score.spelling(text, source), unit] }.max(limit * 2 + 10).map { |_, unit| [nil, unit] }
+    MemoryIndex
+      .select("SELECT id, source FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(",")})", [id])
+      .map { |unit, source| [Glossema::Matching::Score.spelling(text, source), unit] }
+      .max(limit * 2 + 10)
+      .map { |_, unit| [nil, unit] }
   end
 end

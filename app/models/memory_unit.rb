@@ -1,13 +1,23 @@
-# A translation unit. source and target are in the written form; source_hash is that of segments, so that repeats and units meet;
-# words are the keys of its words, packed, by which the index compares it.
+# A translation unit. source and target are in the written form; source_hash is that of segments, so that
+# repeats and units meet; words are the keys of its words, packed, by which the index compares it.
 class MemoryUnit < ApplicationRecord
   belongs_to :memory
-  has_many :versions, -> { order(:id) }, class_name: "MemoryUnitVersion", foreign_key: :unit_id, dependent: nil, inverse_of: :unit
+  has_many :versions,
+    -> { order(:id) },
+    class_name: "MemoryUnitVersion",
+    foreign_key: :unit_id,
+    dependent: nil,
+    inverse_of: :unit
 
-  KEPT = %w[memory_id segment_id source target author changed_by client subject project file origin key previous_hash next_hash codes extra used import_id used_at created_at updated_at].freeze
+  KEPT = %w[
+    memory_id segment_id source target author changed_by client subject project file origin key previous_hash
+    next_hash codes extra used import_id used_at created_at updated_at
+  ].freeze
 
   # 60 bits of what makes two sources the same.
-  def self.hash_of(content) = hash_of_key(Segment.key_of(content.is_a?(String) ? Glossema::Content.from_written(content) : content))
+  def self.hash_of(content) =
+    hash_of_key(Segment.key_of(content.is_a?(String) ? Glossema::Content.from_written(content) : content))
+
   def self.hash_of_key(key) = key && key[0, 15].hex
 
   # What the index keeps of a source in the written form.
@@ -21,22 +31,50 @@ class MemoryUnit < ApplicationRecord
 
   # Changes texts or attributes; what it was is kept. Returns the MemoryChange, nil when nothing changes.
   def edit(attributes, by:)
-    attributes = attributes.slice("source", "target", "client", "subject").reject { |name, value| self[name].to_s == value.to_s }
+    attributes =
+      attributes
+        .slice("source", "target", "client", "subject")
+        .reject { |name, value| self[name].to_s == value.to_s }
     return if attributes.empty?
-    raise Glossema::Refused.new("unit-empty", "A unit needs a source and a translation; delete it if it is of no use.") if attributes.values_at("source", "target").any? { |text| text && text.strip.empty? }
+    if attributes.values_at("source", "target").any? { |text| text && text.strip.empty? }
+      raise Glossema::Refused.new(
+        "unit-empty",
+        "A unit needs a source and a translation; delete it if it is of no use."
+      )
+    end
 
     transaction do
       change = memory.acts.create!(user: by, kind: "edit", summary: source.truncate(60))
       MemoryUnitVersion.create!(unit_id: id, change_id: change.id, before: kept)
-      MemoryWriter.new(memory).change(self, **attributes.symbolize_keys, changed_by: by&.name, updated_at: Time.current)
+      MemoryWriter.new(memory).change(
+        self,
+        **attributes.symbolize_keys,
+        changed_by: by&.name,
+        updated_at: Time.current
+      )
       change
     end
   end
 
   def to_pair
-    times = { "created_at" => created_at.utc.iso8601, "updated_at" => updated_at.utc.iso8601, "used" => used.to_s }
-    attributes = self.attributes.slice("author", "changed_by", "client", "subject", "project", "file", "origin", "key").compact.reject { |_, value| value == "" }
+    times = {
+      "created_at" => created_at.utc.iso8601,
+      "updated_at" => updated_at.utc.iso8601,
+      "used" => used.to_s
+    }
+    attributes =
+      self
+        .attributes
+        .slice("author", "changed_by", "client", "subject", "project", "file", "origin", "key")
+        .compact
+        .reject { |_, value| value == "" }
     beside = { "previous" => previous_hash&.to_s(36), "next" => next_hash&.to_s(36) }.compact
-    Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: attributes.merge(beside, times), codes: codes, extra: extra)
+    Glossema::Exchange::Tmx::Pair.new(
+      source: source,
+      target: target,
+      attributes: attributes.merge(beside, times),
+      codes: codes,
+      extra: extra
+    )
   end
 end

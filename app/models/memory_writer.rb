@@ -1,6 +1,9 @@
 # Writes units with their index. One by one they are found at once; in bulk they become parts of the index.
 class MemoryWriter
-  COLUMNS = %w[memory_id source target source_hash words author changed_by client subject project file origin key previous_hash next_hash codes extra used import_id created_at updated_at].freeze
+  COLUMNS = %w[
+    memory_id source target source_hash words author changed_by client subject project file origin key
+    previous_hash next_hash codes extra used import_id created_at updated_at
+  ].freeze
 
   def initialize(memory)
     @memory, @index = memory, MemoryIndex.new(memory.id)
@@ -9,7 +12,12 @@ class MemoryWriter
   # attributes: of a MemoryUnit, source and target in the written form. Returns the id of the unit.
   def add(attributes)
     entry = MemoryUnit.entry(attributes.fetch(:source))
-    values = { memory_id: @memory.id, source_hash: MemoryUnit.hash_of(attributes[:source]), words: entry.signature, **attributes }
+    values = {
+      memory_id: @memory.id,
+      source_hash: MemoryUnit.hash_of(attributes[:source]),
+      words: entry.signature,
+      **attributes
+    }
     id = MemoryUnit.insert!(values, returning: :id).rows.first.first
     @index.add(id, entry)
     MemoryIndex.put_text(id, attributes[:source], attributes[:target])
@@ -43,7 +51,12 @@ class MemoryWriter
       return change(unit, kept)
     end
 
-    MemoryUnit.create!(id: id, source_hash: MemoryUnit.hash_of(kept["source"]), words: entry.signature, **kept)
+    MemoryUnit.create!(
+      id: id,
+      source_hash: MemoryUnit.hash_of(kept["source"]),
+      words: entry.signature,
+      **kept
+    )
     MemoryIndex.new(kept["memory_id"]).add(id, entry)
     MemoryIndex.put_text(id, kept["source"], kept["target"])
   end
@@ -55,10 +68,13 @@ class MemoryWriter
     units.delete_all
   end
 
-  # Inserts units in bulk. rows: [values in the order of COLUMNS after memory_id, entry, plain texts]; yields the id and entry of each.
-  # For whoever is inside a transaction.
+  # Inserts units in bulk. rows: [values in the order of COLUMNS after memory_id, entry, plain texts]; yields
+  # the id and entry of each. For whoever is inside a transaction.
   def insert(rows)
-    unit = raw.prepare("INSERT INTO memory_units (#{COLUMNS.join(', ')}) VALUES (#{COLUMNS.map { '?' }.join(', ')})")
+    unit =
+      raw.prepare(
+        "INSERT INTO memory_units (#{COLUMNS.join(", ")}) VALUES (#{COLUMNS.map { "?" }.join(", ")})"
+      )
     text = raw.prepare("INSERT INTO memory_texts (rowid, source, target) VALUES (?, ?, ?)")
     rows.each do |values, entry, plain|
       put(unit, @memory.id, *values)

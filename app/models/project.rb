@@ -1,4 +1,5 @@
-# A piece of work for a client: documents in one language pair. Until begun_at is set it is a brief being filled in.
+# A piece of work for a client: documents in one language pair. Until begun_at is set it is a brief being
+# filled in.
 class Project < ApplicationRecord
   include Proposing
 
@@ -6,8 +7,15 @@ class Project < ApplicationRecord
   belongs_to :client, optional: true
   has_many :documents, -> { current.order(:position) }, dependent: nil, inverse_of: :project
   has_many :documents_of_any_role, class_name: "Document", dependent: :destroy, inverse_of: :project
-  has_many :segments, ->(project) { where(document_id: Document.current.where(project_id: project.id).select(:id)) }, dependent: nil, inverse_of: :project
-  has_many :attachments, -> { order(:position) }, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :project
+  has_many :segments,
+    ->(project) { where(document_id: Document.current.where(project_id: project.id).select(:id)) },
+    dependent: nil,
+    inverse_of: :project
+  has_many :attachments,
+    -> { order(:position) },
+    class_name: "AttachedMemory",
+    dependent: :destroy,
+    inverse_of: :project
   has_many :memories, through: :attachments
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
 
@@ -22,9 +30,12 @@ class Project < ApplicationRecord
   # Words by state: {"untouched" => 120, …}.
   def words_by_state = segments.group(:state).sum(:words)
 
-  # Makes the brief a project. The project's own memory is made now. Raises Glossema::Refused with what is missing.
+  # Makes the brief a project. The project's own memory is made now. Raises Glossema::Refused with what is
+  # missing.
   def begin!
-    raise Glossema::Refused.new("brief-open", "Drop at least one file that can be translated first.") unless documents.any?(&:ready?)
+    unless documents.any?(&:ready?)
+      raise Glossema::Refused.new("brief-open", "Drop at least one file that can be translated first.")
+    end
     raise Glossema::Refused.new("brief-open", "Say which language to translate into.") if target_lang.blank?
     raise Glossema::Refused.new("brief-open", "Say which language the files are in.") if source_lang.blank?
     raise Glossema::Refused.new("brief-open", "The files are still being read.") if documents.any?(&:busy?)
@@ -48,22 +59,35 @@ class Project < ApplicationRecord
       memories.each_with_index do |row, index|
         memory = user.memories.present.find(row["memory_id"])
         unless memory.fits?(source_lang, target_lang)
-          raise Glossema::Refused.new("pair-wrong", "“#{memory.name}” is from #{memory.source_lang} to #{memory.target_lang} and does not fit this project.")
+          raise Glossema::Refused.new(
+            "pair-wrong",
+            "“#{memory.name}” is from #{memory.source_lang} to #{memory.target_lang} and does not " \
+              "fit this project."
+          )
         end
 
-        attachments.create!(memory: memory, position: index + 1, learns: row["learns"] || "never", read_only: row["read_only"] || false, penalty: row["penalty"].to_i.clamp(0, 50))
+        attachments.create!(
+          memory: memory,
+          position: index + 1,
+          learns: row["learns"] || "never",
+          read_only: row["read_only"] || false,
+          penalty: row["penalty"].to_i.clamp(0, 50)
+        )
       end
     end
     attachments.reload
     CountProjectJob.perform_later(self)
   end
 
-  # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or later; `terms`: matches
-  # that differ in a known term are adapted.
+  # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or
+  # later; `terms`: matches that differ in a known term are adapted.
   def lookup(known_before: false, terms: false)
     list = attachments.usable.includes(:memory).to_a
     list = list.select { |attachment| attachment.memory.created_at < begun_at } if known_before && begun?
-    Glossema::Matching::Lookup.new(list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) }, terms: terms ? KnownTerms.new(list.map(&:memory)) : nil)
+    Glossema::Matching::Lookup.new(
+      list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) },
+      terms: terms ? KnownTerms.new(list.map(&:memory)) : nil
+    )
   end
 
   def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })
@@ -72,13 +96,20 @@ class Project < ApplicationRecord
 
   def free_memory_name
     base = reference.presence || name
-    (0..).lazy.map { |n| n.zero? ? base : "#{base} (#{n + 1})" }.find { |name| !user.memories.exists?(name: name) }
+    (0..)
+      .lazy
+      .map { |n| n.zero? ? base : "#{base} (#{n + 1})" }
+      .find { |name| !user.memories.exists?(name: name) }
   end
 
   def languages_are_tags
     { source_lang: source_lang, target_lang: target_lang }.each do |field, tag|
-      errors.add(field, "“#{tag}” is not a language tag such as en-GB") if tag.present? && !Glossema::Languages.valid?(tag)
+      if tag.present? && !Glossema::Languages.valid?(tag)
+        errors.add(field, "“#{tag}” is not a language tag such as en-GB")
+      end
     end
-    errors.add(:target_lang, "is the language of the files") if target_lang.present? && target_lang == source_lang
+    if target_lang.present? && target_lang == source_lang
+      errors.add(:target_lang, "is the language of the files")
+    end
   end
 end

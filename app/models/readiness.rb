@@ -8,8 +8,12 @@ class Readiness
 
   # {"untouched" => {count:, words:, places: [segment ids]}, "draft" => …, "codes" => …}, only what there is.
   def items
-    { "untouched" => scope.where(state: "untouched"), "draft" => scope.where(state: "draft"), "codes" => Segment.where(id: broken_codes).order(:id) }
-      .transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }.reject { |_, item| item[:count].zero? }
+    {
+      "untouched" => scope.where(state: "untouched"),
+      "draft" => scope.where(state: "draft"),
+      "codes" => Segment.where(id: broken_codes).order(:id)
+    }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
+      .reject { |_, item| item[:count].zero? }
   end
 
   def summary = items.transform_values { |item| item.slice(:count, :words) }
@@ -19,10 +23,26 @@ class Readiness
   def scope = @project.segments.joins(:document).order("documents.position", :position)
 
   def places(found)
-    found.includes(:document).limit(PLACES).map { |segment| { id: segment.id, number: segment.position, file: segment.document.name, text: segment.source_content.text.truncate(90) } }
+    found
+      .includes(:document)
+      .limit(PLACES)
+      .map do |segment|
+        {
+          id: segment.id,
+          number: segment.position,
+          file: segment.document.name,
+          text: segment.source_content.text.truncate(90)
+        }
+      end
   end
 
   def broken_codes
-    @broken_codes ||= scope.where.not(target: "").where("segments.codes <> '[]'").includes(:document).select { |segment| segment.codes_lost.any? }.map(&:id)
+    @broken_codes ||=
+      scope
+        .where.not(target: "")
+        .where("segments.codes <> '[]'")
+        .includes(:document)
+        .select { |segment| segment.codes_lost.any? }
+        .map(&:id)
   end
 end

@@ -24,12 +24,25 @@ class Rules
 
   # A stretch of her own text to try rules on, a paragraph on each line.
   def sample
-    project = @owner.is_a?(Project) ? @owner : @owner.projects.order(opened_at: :desc).find { |one| one.segments.exists? }
+    project =
+      (
+        if @owner.is_a?(Project)
+          @owner
+        else
+          @owner.projects.order(opened_at: :desc).find { |one| one.segments.exists? }
+        end
+      )
     return "" unless project
 
     rows = project.segments.joins(:document).order("documents.position", :position).limit(200).to_a
-    rows.chunk_while { |one, other| one.document_id == other.document_id && one.unit_id == other.unit_id }
-        .map { |group| group.map { |row| row.source_content.text.tr("\n", " ") }.join(" ") }.select { |line| line.length > 20 }.join("\n")[0, SAMPLE]
+    rows
+      .chunk_while { |one, other| one.document_id == other.document_id && one.unit_id == other.unit_id }
+      .map { |group| group.map { |row| row.source_content.text.tr("\n", " ") }.join(" ") }
+      .select { |line| line.length > 20 }
+      .join("\n")[
+        0,
+        SAMPLE
+    ]
   end
 
   # Parsed once for each text of rules.

@@ -13,10 +13,29 @@ class Segment < ApplicationRecord
 
   # The attributes of a new row for a segment of the core.
   def self.row(document, segment, position, count = Glossema::Counting::Count.of(segment.content))
-    { document_id: document.id, project_id: document.project_id, position: position, key: segment.id, block: segment.unit.block, path: segment.unit.path, context: segment.unit.key,
-      source: segment.content.written, source_key: key_of(segment.content), codes: segment.content.code_hashes, words: count.words, characters: count.characters,
-      note: segment.unit.note, limit: segment.unit.limit, target: segment.target&.written.to_s, state: segment.state || "untouched", origin: segment.target ? { kind: "file" } : {},
-      alternatives: segment.unit.alternatives.to_a.map { |one| { source: one.source.text, target: one.target.text, score: one.score, origin: "file" } } }
+    {
+      document_id: document.id,
+      project_id: document.project_id,
+      position: position,
+      key: segment.id,
+      block: segment.unit.block,
+      path: segment.unit.path,
+      context: segment.unit.key,
+      source: segment.content.written,
+      source_key: key_of(segment.content),
+      codes: segment.content.code_hashes,
+      words: count.words,
+      characters: count.characters,
+      note: segment.unit.note,
+      limit: segment.unit.limit,
+      target: segment.target&.written.to_s,
+      state: segment.state || "untouched",
+      origin: segment.target ? { kind: "file" } : {},
+      alternatives:
+        segment.unit.alternatives.to_a.map do |one|
+          { source: one.source.text, target: one.target.text, score: one.score, origin: "file" }
+        end
+    }
   end
 
   # Removes segments with their history.
@@ -29,7 +48,9 @@ class Segment < ApplicationRecord
   # What makes two segments repeats of each other.
   def self.key_of(content) = Glossema::Matching::Score.identity(content)
 
-  def source_content = @source_content ||= Glossema::Content.parse(source, Glossema::Content.codes_from(codes))
+  def source_content =
+    @source_content ||= Glossema::Content.parse(source, Glossema::Content.codes_from(codes))
+
   def target_content = Glossema::Content.parse(target, source_content)
 
   # The paragraph, cell or entry it stands in, and which of its segments it is.

@@ -1,8 +1,10 @@
-# What in a memory deserves a look: doubles, contradictions, empty and untranslated units, damaged codes, unlikely lengths.
+# What in a memory deserves a look: doubles, contradictions, empty and untranslated units, damaged codes,
+# unlikely lengths.
 class Tidy
   KINDS = %w[duplicates contradictions empty untranslated codes lengths].freeze
   LIMIT = 200
-  # A translation this many times as long as its source, or the other way round, is unlikely; short texts vary more.
+  # A translation this many times as long as its source, or the other way round, is unlikely; short texts vary
+  # more.
   RATIO = 3.0
   SHORT = 20
 
@@ -14,10 +16,19 @@ class Tidy
   def counts = KINDS.to_h { |kind| [kind, public_send(kind).count] }
 
   # Units that say the same as another, but for the first of each.
-  def duplicates = @units.where("id NOT IN (SELECT MIN(id) FROM memory_units WHERE memory_id = :memory GROUP BY source_hash, target)", memory: memory_id)
+  def duplicates =
+    @units.where(
+      "id NOT IN (SELECT MIN(id) FROM memory_units WHERE memory_id = :memory GROUP BY source_hash, target)",
+      memory: memory_id
+    )
 
   # One source, several targets.
-  def contradictions = @units.where("source_hash IN (SELECT source_hash FROM memory_units WHERE memory_id = :memory GROUP BY source_hash HAVING COUNT(DISTINCT target) > 1)", memory: memory_id)
+  def contradictions =
+    @units.where(
+      "source_hash IN (SELECT source_hash FROM memory_units WHERE memory_id = :memory GROUP BY source_hash " \
+        "HAVING COUNT(DISTINCT target) > 1)",
+      memory: memory_id
+    )
 
   def empty = @units.where("TRIM(source) = '' OR TRIM(target) = ''")
 
@@ -31,7 +42,10 @@ class Tidy
   end
 
   def lengths
-    @units.where("MAX(LENGTH(source), LENGTH(target)) > #{SHORT} AND (LENGTH(source) > LENGTH(target) * #{RATIO} OR LENGTH(target) > LENGTH(source) * #{RATIO})").where("TRIM(target) <> ''")
+    @units.where(
+      "MAX(LENGTH(source), LENGTH(target)) > #{SHORT} AND (LENGTH(source) > LENGTH(target) * #{RATIO} OR " \
+        "LENGTH(target) > LENGTH(source) * #{RATIO})"
+    ).where("TRIM(target) <> ''")
   end
 
   private

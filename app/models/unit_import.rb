@@ -1,5 +1,5 @@
-# Takes units from an exchange file into a memory: in slices, each whole or not at all; the same source and target is never
-# doubled. Can be cancelled, and begun again after a crash: what is in already is passed over.
+# Takes units from an exchange file into a memory: in slices, each whole or not at all; the same source and
+# target is never doubled. Can be cancelled, and begun again after a crash: what is in already is passed over.
 class UnitImport
   # Larger files are read by a process of their own.
   APART = 2 << 20
@@ -9,8 +9,8 @@ class UnitImport
 
   Cancelled = Class.new(StandardError)
 
-  # change: a MemoryChange; its options say "different": "both" or "newer", what happens when a source is there with another
-  # target. The block is called now and then.
+  # change: a MemoryChange; its options say "different": "both" or "newer", what happens when a source is
+  # there with another target. The block is called now and then.
   def initialize(change, &tell)
     @change, @memory, @tell = change, change.memory, tell
     @newer = change.options["different"] == "newer"
@@ -50,9 +50,22 @@ class UnitImport
   def read(io, name, &block)
     columns = @change.options.fetch("columns", {})
     languages = [@memory.source_lang, @memory.target_lang]
-    return Glossema::Exchange::UnitReader.new(io, name, languages, columns).each_slice(&block) unless io.respond_to?(:path) && io.size > APART
+    unless io.respond_to?(:path) && io.size > APART
+      return Glossema::Exchange::UnitReader.new(io, name, languages, columns).each_slice(&block)
+    end
 
-    command = [RbConfig.ruby, "--yjit", "--yjit-exec-mem-size=32", "-I", "#{Glossema::ROOT}/lib", READER, io.path, name, *languages, JSON.generate(columns)]
+    command = [
+      RbConfig.ruby,
+      "--yjit",
+      "--yjit-exec-mem-size=32",
+      "-I",
+      "#{Glossema::ROOT}/lib",
+      READER,
+      io.path,
+      name,
+      *languages,
+      JSON.generate(columns)
+    ]
     IO.popen(command, "rb", err: [LOG, "a"]) { |pipe| pass_on(pipe, &block) }
   end
 
@@ -60,18 +73,27 @@ class UnitImport
     loop do
       kind, *said = Marshal.load(pipe) # rubocop:disable Security/MarshalLoad -- our own process writes it
       case kind
-      when :rows then yield said
-      when :done then return said.first
-      else raise Glossema::Refused.new(*said)
+      when :rows
+        yield said
+      when :done
+        return said.first
+      else
+        raise Glossema::Refused.new(*said)
       end
     end
   rescue EOFError
-    raise Glossema::Refused.new("reading-ended", "Reading the file ended early, for want of memory or because it was stopped. What was read by then is in; bring it in again for the rest.")
+    raise Glossema::Refused.new(
+      "reading-ended",
+      "Reading the file ended early, for want of memory or because it was stopped. What was read by " \
+        "then is in; bring it in again for the rest."
+    )
   end
 
   def take(rows, at)
     @facts["read"] += rows.size
-    ApplicationRecord.transaction { @writer.insert(fresh(rows).map { |row| stored(row) }) { |id, entry| index(id, entry) } }
+    ApplicationRecord.transaction do
+      @writer.insert(fresh(rows).map { |row| stored(row) }) { |id, entry| index(id, entry) }
+    end
     complete if @full
     now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     return if now - @touched < TOUCH
@@ -86,9 +108,28 @@ class UnitImport
   # [values as MemoryWriter inserts them, entry, plain texts]
   def stored(row)
     told = row.attributes
-    values = [row.source, row.target, hash_of(row), SQLite3::Blob.new(row.entry.signature), told["author"], told["changed_by"], told["client"], told["subject"], told["project"], told["file"],
-              told["origin"] || "imported", told["key"], told["previous"]&.to_i(36), told["next"]&.to_i(36), row.codes && JSON.generate(row.codes), row.extra && JSON.generate(row.extra),
-              told["used"].to_i, @change.id, time(told["created_at"]), time(told["updated_at"])]
+    values = [
+      row.source,
+      row.target,
+      hash_of(row),
+      SQLite3::Blob.new(row.entry.signature),
+      told["author"],
+      told["changed_by"],
+      told["client"],
+      told["subject"],
+      told["project"],
+      told["file"],
+      told["origin"] || "imported",
+      told["key"],
+      told["previous"]&.to_i(36),
+      told["next"]&.to_i(36),
+      row.codes && JSON.generate(row.codes),
+      row.extra && JSON.generate(row.extra),
+      told["used"].to_i,
+      @change.id,
+      time(told["created_at"]),
+      time(told["updated_at"])
+    ]
     [values, row.entry, row.plain]
   end
 
@@ -97,7 +138,8 @@ class UnitImport
   def time(stamp) = stamp ? stamp.tr("T", " ").delete_suffix("Z") : now
   def now = @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S")
 
-  # The rows that are new; others are passed over, or where she wants that take the place of an older translation.
+  # The rows that are new; others are passed over, or where she wants that take the place of an older
+  # translation.
   def fresh(rows)
     known = known(rows.map { |row| hash_of(row) })
     rows.select do |row|
@@ -113,10 +155,17 @@ class UnitImport
   # {hash of a source => {target => [id, time of change]}}
   def known(hashes)
     found = Hash.new { |all, hash| all[hash] = {} }
-    hashes.uniq.each_slice(500) do |some|
-      MemoryIndex.select("SELECT source_hash, target, id, updated_at FROM memory_units WHERE memory_id = ? AND source_hash IN (#{some.join(',')})", [@memory.id])
-                 .each { |hash, target, id, changed| found[hash][target] = [id, changed] }
-    end
+    hashes
+      .uniq
+      .each_slice(500) do |some|
+        MemoryIndex
+          .select(
+            "SELECT source_hash, target, id, updated_at FROM memory_units WHERE memory_id = ? AND " \
+              "source_hash IN (#{some.join(",")})",
+            [@memory.id]
+          )
+          .each { |hash, target, id, changed| found[hash][target] = [id, changed] }
+      end
     found
   end
 
@@ -128,7 +177,12 @@ class UnitImport
 
     unit = MemoryUnit.find(id)
     MemoryUnitVersion.create!(unit_id: id, change_id: @change.id, before: unit.kept)
-    @writer.change(unit, target: row.target, changed_by: row.attributes["changed_by"], updated_at: Time.zone.parse(now))
+    @writer.change(
+      unit,
+      target: row.target,
+      changed_by: row.attributes["changed_by"],
+      updated_at: Time.zone.parse(now)
+    )
     @facts["updated"] += 1
     others.delete(old)
     others[row.target] = [id, now]
@@ -157,7 +211,13 @@ class UnitImport
   end
 
   # Where its units stand, and who works on it.
-  def noted = { "pid" => Process.pid, "first" => @first, "last" => @last || @change.facts["last"] || 0, "indexed" => @indexed || @change.facts["indexed"] || 0 }
+  def noted =
+    {
+      "pid" => Process.pid,
+      "first" => @first,
+      "last" => @last || @change.facts["last"] || 0,
+      "indexed" => @indexed || @change.facts["indexed"] || 0
+    }
 
-  def summary = "#{@facts['added']} added, #{@facts['updated']} updated, #{@facts['same']} known"
+  def summary = "#{@facts["added"]} added, #{@facts["updated"]} updated, #{@facts["same"]} known"
 end

@@ -8,12 +8,20 @@ class UnitSearch
   end
 
   def units
-    scope = Tidy::KINDS.include?(@params[:tidy]) ? Tidy.new(@memory).public_send(@params[:tidy]) : @memory.units
+    scope =
+      Tidy::KINDS.include?(@params[:tidy]) ? Tidy.new(@memory).public_send(@params[:tidy]) : @memory.units
     scope = scope.where(id: matching) if words.any?
-    FACETS.reduce(scope) { |found, facet| @params[facet].present? ? found.where(facet => @params[facet] == "–" ? [nil, ""] : @params[facet]) : found }
+    FACETS.reduce(scope) do |found, facet|
+      if @params[facet].present?
+        found.where(facet => @params[facet] == "–" ? [nil, ""] : @params[facet])
+      else
+        found
+      end
+    end
   end
 
-  # Near twins stand together where the tidy-up lists them; a whole memory comes as it was made, the newest first.
+  # Near twins stand together where the tidy-up lists them; a whole memory comes as it was made, the newest
+  # first.
   def order
     return %i[source_hash id] if %w[duplicates contradictions].include?(@params[:tidy])
 
@@ -24,7 +32,17 @@ class UnitSearch
 
   # {facet => [[value, how many], …]}.
   def facets
-    FACETS.to_h { |facet| [facet, units.group(facet).order(Arel.sql("COUNT(*) DESC")).limit(MANY).count.map { |value, count| [value.presence || "–", count] }] }
+    FACETS.to_h do |facet|
+      [
+        facet,
+        units
+          .group(facet)
+          .order(Arel.sql("COUNT(*) DESC"))
+          .limit(MANY)
+          .count
+          .map { |value, count| [value.presence || "–", count] }
+      ]
+    end
   end
 
   private
@@ -34,7 +52,15 @@ class UnitSearch
   # Ids of the units with all words; the last one may still be typed.
   def matching
     side = %w[source target].include?(@params[:side]) ? "#{@params[:side]}: " : ""
-    query = "#{side}#{words.map.with_index { |word, index| "\"#{MemoryIndex.parted(word)}\"#{'*' if index == words.size - 1}" }.join(' AND ')}"
-    MemoryIndex.select("SELECT u.id FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE memory_texts MATCH ? AND +u.memory_id = ? LIMIT 20000", [query, @memory.id]).flatten
+    query =
+      "#{side}" \
+"#{words.map.with_index { |word, index|
+  "\"#{MemoryIndex.parted(word)}\"#{"*" if index == words.size - 1}"
+}.join(" AND ")}"
+    MemoryIndex.select(
+      "SELECT u.id FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE " \
+        "memory_texts MATCH ? AND +u.memory_id = ? LIMIT 20000",
+      [query, @memory.id]
+    ).flatten
   end
 end

@@ -11,6 +11,14 @@ class User < ApplicationRecord
 
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :name, presence: true
-  validates :email, presence: true, uniqueness: { message: "already has an account" }, format: { with: URI::MailTo::EMAIL_REGEXP, message: "is not a mail address" }
+  validates :email,
+    presence: true,
+    uniqueness: {
+      message: "already has an account"
+    },
+    format: {
+      with: URI::MailTo::EMAIL_REGEXP,
+      message: "is not a mail address"
+    }
   validates :password, length: { minimum: 8 }, allow_nil: true
 end

@@ -4,5 +4,7 @@ class DeliveryResource
 
   attributes :id, :number, :unfinished, :learned, :created_at
   attribute(:author) { |delivery| delivery.user.name }
-  attribute(:files) { |delivery| delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) } }
+  attribute(:files) do |delivery|
+    delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) }
+  end
 end

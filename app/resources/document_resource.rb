@@ -2,5 +2,21 @@
 class DocumentResource
   include Alba::Resource
 
-  attributes :id, :position, :name, :format, :state, :message, :done, :total, :by, :source_lang, :facts, :bands, :byte_size, :options, :role, :replaces_id, :comparison
+  attributes :id,
+    :position,
+    :name,
+    :format,
+    :state,
+    :message,
+    :done,
+    :total,
+    :by,
+    :source_lang,
+    :facts,
+    :bands,
+    :byte_size,
+    :options,
+    :role,
+    :replaces_id,
+    :comparison
 end

@@ -3,7 +3,9 @@ class MemoryChangeResource
   include Alba::Resource
 
   attributes :id, :kind, :summary, :state, :done, :total, :created_at, :undone_at
-  attribute(:facts) { |change| change.facts.slice("read", "added", "same", "updated", "skipped", "faults", "faulty", "message") }
+  attribute(:facts) do |change|
+    change.facts.slice("read", "added", "same", "updated", "skipped", "faults", "faulty", "message")
+  end
   attribute(:left, &:left)
   attribute(:author) { |change| change.user&.name }
   attribute(:file) { |change| change.options["file"] }

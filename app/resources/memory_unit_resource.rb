@@ -2,6 +2,20 @@
 class MemoryUnitResource
   include Alba::Resource
 
-  attributes :id, :source, :target, :author, :changed_by, :client, :subject, :project, :file, :origin, :key, :used, :created_at, :updated_at, :used_at
+  attributes :id,
+    :source,
+    :target,
+    :author,
+    :changed_by,
+    :client,
+    :subject,
+    :project,
+    :file,
+    :origin,
+    :key,
+    :used,
+    :created_at,
+    :updated_at,
+    :used_at
   attribute(:notes) { |unit| unit.extra.to_h["notes"].to_a }
 end

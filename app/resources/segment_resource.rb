@@ -2,7 +2,9 @@
 class SegmentResource
   include Alba::Resource
 
-  PLAIN = %i[id document_id position key block path source target state origin marked exempt words version note limit].freeze
+  PLAIN = %i[
+    id document_id position key block path source target state origin marked exempt words version note limit
+  ].freeze
 
   attributes(*PLAIN)
   attribute(:codes) { |segment| SegmentResource.shown(segment.codes) }
@@ -11,8 +13,10 @@ class SegmentResource
 
   # All segments of a scope as JSON. Straight from the rows: a project may have tens of thousands.
   def self.listing(scope)
-    JSON.generate(scope.pluck(*PLAIN.map { |name| Segment.arel_table[name] }, Segment.arel_table[:codes]).map do |*values, codes|
-      PLAIN.zip(values).to_h.merge(codes: codes.empty? ? codes : shown(codes))
-    end)
+    JSON.generate(
+      scope
+        .pluck(*PLAIN.map { |name| Segment.arel_table[name] }, Segment.arel_table[:codes])
+        .map { |*values, codes| PLAIN.zip(values).to_h.merge(codes: codes.empty? ? codes : shown(codes)) }
+    )
   end
 end

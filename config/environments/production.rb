@@ -7,11 +7,16 @@ Rails.application.configure do
   config.public_file_server.headers = { "cache-control" => "public, max-age=31536000, immutable" }
   config.log_level = ENV.fetch("GLOSSEMA_LOG_LEVEL", "info").to_sym
   config.log_tags = [:request_id]
-  config.logger = ActiveSupport::TaggedLogging.new(ActiveSupport::Logger.new(Rails.root.join("log/production.log"), 2, 20.megabytes))
+  config.logger =
+    ActiveSupport::TaggedLogging.new(
+      ActiveSupport::Logger.new(Rails.root.join("log/production.log"), 2, 20.megabytes)
+    )
   config.active_support.report_deprecations = false
   config.active_record.dump_schema_after_migration = false
   config.active_record.attributes_for_inspect = [:id]
   config.solid_queue.connects_to = { database: { writing: :queue } }
   # The secret is made by bin/start and kept with the data.
-  config.secret_key_base = ENV["SECRET_KEY_BASE"] || (secret = GlossemaApp::DATA.join("secret")).exist? && secret.read.strip || ("0" * 64)
+  config.secret_key_base =
+    ENV["SECRET_KEY_BASE"] || (secret = GlossemaApp::DATA.join("secret")).exist? && secret.read.strip ||
+    ("0" * 64)
 end

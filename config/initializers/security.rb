@@ -8,4 +8,4 @@ Rails.application.config.content_security_policy do |policy|
   policy.object_src :none
   policy.frame_ancestors :none
 end
-Rails.application.config.filter_parameters += [:password, :target]
+Rails.application.config.filter_parameters += %i[password target]

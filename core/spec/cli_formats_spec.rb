@@ -16,26 +16,46 @@ RSpec.describe Glossema::Cli do
 
   def file(name, text) = File.join(place, name).tap { |path| File.binwrite(path, text) }
 
-  Dir.children(folder).sort.each do |name|
-    it "works on #{name}" do
-      path, out = File.join(folder, name), File.join(place, name)
-      status, segments, _errors = command("extract", path, "--source-lang", "en")
-      expect(status).to eq(0)
-      expect(segments).not_to be_empty
-      expect(segments.first.keys).to include("id", "unit", "path", "source", "text", "codes", "note", "limit")
-      expect(segments.map { |segment| segment["id"] }.uniq.size).to eq(segments.size)
+  Dir
+    .children(folder)
+    .sort
+    .each do |name|
+      it "works on #{name}" do
+        path, out = File.join(folder, name), File.join(place, name)
+        status, segments, _errors = command("extract", path, "--source-lang", "en")
+        expect(status).to eq(0)
+        expect(segments).not_to be_empty
+        expect(segments.first.keys).to include(
+          "id",
+          "unit",
+          "path",
+          "source",
+          "text",
+          "codes",
+          "note",
+          "limit"
+        )
+        expect(segments.map { |segment| segment["id"] }.uniq.size).to eq(segments.size)
 
-      status, (proof,), _errors = command("roundtrip", path, "-o", out)
-      expect([status, proof["identical"], proof["segments"]]).to eq([0, true, segments.size])
-      expect(File.binread(out)).to eq(File.binread(path))
-      status, (proof,), _errors = command("roundtrip", path, "--pseudo", "--target-lang", "it", "-o", out)
-      expect([status, proof["differences"]]).to eq([0, []])
+        status, (proof,), _errors = command("roundtrip", path, "-o", out)
+        expect([status, proof["identical"], proof["segments"]]).to eq([0, true, segments.size])
+        expect(File.binread(out)).to eq(File.binread(path))
+        status, (proof,), _errors = command("roundtrip", path, "--pseudo", "--target-lang", "it", "-o", out)
+        expect([status, proof["differences"]]).to eq([0, []])
 
-      targets = file("targets.jsonl", segments.map { |segment| JSON.generate("id" => segment["id"], "target" => segment["source"].sub(/\p{L}/, "Ż")) }.join("\n"))
-      status, (proof,), _errors = command("merge", path, targets, "--target-lang", "it", "-o", out)
-      expect([status, proof["differences"]]).to eq([0, []])
+        targets =
+          file(
+            "targets.jsonl",
+            segments
+              .map do |segment|
+                JSON.generate("id" => segment["id"], "target" => segment["source"].sub(/\p{L}/, "Ż"))
+              end
+              .join("\n")
+          )
+        status, (proof,), _errors = command("merge", path, targets, "--target-lang", "it", "-o", out)
+        expect([status, proof["differences"]]).to eq([0, []])
+      end
     end
-  end
 
   it "adds the plural forms of the target language" do
     _, segments, _errors = command("extract", File.join(folder, "app.po"), "--target-lang", "pl")
@@ -46,20 +66,32 @@ RSpec.describe Glossema::Cli do
 
   it "gives keys, targets and states of bilingual files" do
     _, segments, _errors = command("extract", File.join(folder, "course.xlf"))
-    expect(segments[1].values_at("key", "target", "state")).to eq(["2", "Porta un {1}grembiule{/1} e{2/}unghie corte.", "draft"])
+    expect(segments[1].values_at("key", "target", "state")).to eq(
+      ["2", "Porta un {1}grembiule{/1} e{2/}unghie corte.", "draft"]
+    )
   end
 
   it "takes options and rules" do
     sheet = File.join(folder, "prices.xlsx")
-    _, segments, _errors = command("extract", sheet, "--options", '{"ranges": "A2:A3", "sheet_names": false, "print_headers": false}')
+    _, segments, _errors =
+      command(
+        "extract",
+        sheet,
+        "--options",
+        '{"ranges": "A2:A3", "sheet_names": false, "print_headers": false}'
+      )
     expect(segments.map { |segment| segment["text"] }).to eq(["Rear seat with belt", "Rain cover"])
     rules = file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml)
     text = file("a.txt", "Open the box. Check the parts.")
     expect(command("extract", text, "--source-lang", "en", "--rules", rules)[1].size).to eq(1)
     expect(command("extract", text, "--source-lang", "en")[1].size).to eq(2)
     expect(command("extract", text, "--source-lang", "en", "--by", "paragraph")[1].size).to eq(1)
-    expect(command("segment", "--lang", "en", "--rules", rules, input: "Open the box. Check the parts.")[1]).to eq(["Open the box. Check the parts."])
-    expect(command("count", sheet, text, "--lang", "en")[1].first["files"].map { |one| one["name"] }).to eq(["prices.xlsx", "a.txt"])
+    expect(
+      command("segment", "--lang", "en", "--rules", rules, input: "Open the box. Check the parts.")[1]
+    ).to eq(["Open the box. Check the parts."])
+    expect(command("count", sheet, text, "--lang", "en")[1].first["files"].map { |one| one["name"] }).to eq(
+      %w[prices.xlsx a.txt]
+    )
   end
 
   {

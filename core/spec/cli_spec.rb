@@ -13,30 +13,38 @@ RSpec.describe "bin/glossema" do
     [out.string.lines.map { |line| JSON.parse(line) }, err.string, status]
   end
 
-  before {
-    File.binwrite("a.docx",
-                  docx(paragraph(run("Take the "), run("red", "<w:b/>"), run(" strap. Pull it.")) + paragraph(run("Pull it."))))
-  }
+  before do
+    File.binwrite(
+      "a.docx",
+      docx(
+        paragraph(run("Take the "), run("red", "<w:b/>"), run(" strap. Pull it.")) +
+          paragraph(run("Pull it."))
+      )
+    )
+  end
 
   it "extracts, merges and proves" do
     rows, = glossema("extract", "a.docx", "--source-lang", "en")
-    expect(rows.map { |row|
-      row.values_at("id", "source",
-                    "codes")
-    }).to eq([["document:1:1", "Take the {1}red{/1} strap.", 1], ["document:1:2", "Pull it.", 0],
-              ["document:2:1", "Pull it.", 0]])
+    expect(rows.map { |row| row.values_at("id", "source", "codes") }).to eq(
+      [
+        ["document:1:1", "Take the {1}red{/1} strap.", 1],
+        ["document:1:2", "Pull it.", 0],
+        ["document:2:1", "Pull it.", 0]
+      ]
+    )
     File.write("t.jsonl", { id: "document:1:1", target: "Prendere la cinghia {1}rossa{/1}." }.to_json)
     answer, _, status = glossema("merge", "a.docx", "t.jsonl", "--target-lang", "it-IT", "-o", "b.docx")
     expect([answer.first["identical"], status]).to eq([true, 0])
-    expect(glossema("extract", "b.docx", "--source-lang", "it").first.map { |row|
-      row["source"]
-    }).to eq(["Prendere la cinghia {1}rossa{/1}.", "Pull it.", "Pull it."])
+    expect(glossema("extract", "b.docx", "--source-lang", "it").first.map { |row| row["source"] }).to eq(
+      ["Prendere la cinghia {1}rossa{/1}.", "Pull it.", "Pull it."]
+    )
   end
 
   it "runs as a program of its own" do
-    out, err, status = Bundler.with_unbundled_env {
-      Open3.capture3(command, "segment", "--lang", "it", "--plain", stdin_data: "Sì. È così.")
-    }
+    out, err, status =
+      Bundler.with_unbundled_env do
+        Open3.capture3(command, "segment", "--lang", "it", "--plain", stdin_data: "Sì. È così.")
+      end
     expect([out.force_encoding("UTF-8"), err, status.exitstatus]).to eq(["Sì.\nÈ così.\n", "", 0])
   end
 
@@ -46,27 +54,45 @@ RSpec.describe "bin/glossema" do
     expect([answer.first["identical"], status]).to eq([false, 1])
     File.write("t.jsonl", { id: "document:1:1", target: "{7}x{/7}" }.to_json)
     out, err, status = glossema("merge", "a.docx", "t.jsonl", "--target-lang", "it", "-o", "c.docx")
-    expect([out, err, status,
-            File.exist?("c.docx")]).to eq([[], "t.jsonl, line 1: The code {7} does not exist in the source.\n", 2, false])
+    expect([out, err, status, File.exist?("c.docx")]).to eq(
+      [[], "t.jsonl, line 1: The code {7} does not exist in the source.\n", 2, false]
+    )
   end
 
   it "goes there and back, counts, segments and scores" do
-    expect(glossema("roundtrip", "a.docx", "--pseudo", "-o", "p.docx").then { |out, _, status|
-      [out.first["identical"], status]
-    }).to eq([true, 0])
+    expect(
+      glossema("roundtrip", "a.docx", "--pseudo", "-o", "p.docx").then do |out, _, status|
+        [out.first["identical"], status]
+      end
+    ).to eq([true, 0])
     count = glossema("count", "a.docx", "a.docx").first.first
-    expect([count["words"], count["bands"]["new"]["words"], count["bands"]["repetition"]["words"], count["files"].map { |file|
-      file["words"]
-    }]).to eq([16, 6, 10, [8, 8]])
+    expect(
+      [
+        count["words"],
+        count["bands"]["new"]["words"],
+        count["bands"]["repetition"]["words"],
+        count["files"].map { |file| file["words"] }
+      ]
+    ).to eq([16, 6, 10, [8, 8]])
     expect(glossema("segment", "--lang", "en", input: "One. Two.\nThree").first).to eq(%w[One. Two. Three])
-    expect(glossema("score", "80 kg",
-                    "60 kg").first.first).to eq("score" => 50, "distance" => 1.0,
-                                                "differences" => [{ "op" => "replace", "source" => "80", "memory" => "60" }])
+    expect(glossema("score", "80 kg", "60 kg").first.first).to eq(
+      "score" => 50,
+      "distance" => 1.0,
+      "differences" => [{ "op" => "replace", "source" => "80", "memory" => "60" }]
+    )
   end
 
-  [["extract", "no.docx"], ["extract", "a.docx", "--lang", "English"], ["nonsense"], ["merge", "a.docx"], ["segment"], ["count"],
-   ["extract", "a.docx", "--options", "{"], ["roundtrip", "a.docx", "-o", "/no/where"]].each do |arguments|
-    it "refuses #{arguments.join(' ')} in one sentence" do
+  [
+    %w[extract no.docx],
+    %w[extract a.docx --lang English],
+    ["nonsense"],
+    %w[merge a.docx],
+    ["segment"],
+    ["count"],
+    %w[extract a.docx --options {],
+    %w[roundtrip a.docx -o /no/where]
+  ].each do |arguments|
+    it "refuses #{arguments.join(" ")} in one sentence" do
       out, err, status = glossema(*arguments)
       expect([out, status]).to eq([[], 2])
       expect(err.lines.size).to eq(1)

@@ -1,12 +1,21 @@
 # Content: the written form and what keeps codes in order.
 RSpec.describe Glossema::Content do
   def codes
-    [Glossema::Code.new(id: 1, kind: :open, key: "f1", type: "format", style: "b:on"), Glossema::Code.new(id: 2, kind: :alone, key: "o1", type: "break", equiv: "\n"),
-     Glossema::Code.new(id: 3, kind: :open, key: "f2", type: "format", style: "i:on")]
+    [
+      Glossema::Code.new(id: 1, kind: :open, key: "f1", type: "format", style: "b:on"),
+      Glossema::Code.new(id: 2, kind: :alone, key: "o1", type: "break", equiv: "\n"),
+      Glossema::Code.new(id: 3, kind: :open, key: "f2", type: "format", style: "i:on")
+    ]
   end
 
-  ["plain", "a {1}bold{/1} word{2/}", "{1}{3}deep{/3}{/1}", "literal \\{braces} and \\\\ slash", "",
-   "{1}a{/1}{1}b{/1}"].each do |written|
+  [
+    "plain",
+    "a {1}bold{/1} word{2/}",
+    "{1}{3}deep{/3}{/1}",
+    "literal \\{braces} and \\\\ slash",
+    "",
+    "{1}a{/1}{1}b{/1}"
+  ].each do |written|
     it "reads and writes #{written.inspect}" do
       expect(described_class.parse(written, codes).written).to eq(written)
     end
@@ -17,12 +26,20 @@ RSpec.describe Glossema::Content do
   end
 
   it "refuses a code the source does not have" do
-    expect { described_class.parse("a {9}b{/9}", codes) }.to raise_error(Glossema::Refused, /\{9\} does not exist/)
+    expect { described_class.parse("a {9}b{/9}", codes) }.to raise_error(
+      Glossema::Refused,
+      /\{9\} does not exist/
+    )
     expect { described_class.parse("a {1/}", codes) }.to raise_error(Glossema::Refused)
   end
 
-  { "{1}never closed" => "{1}never closed{/1}", "stray{/1} end" => "stray end",
-    "{1}a{3}b{/1}c{/3}" => "{1}a{3}b{/3}{/1}{3}c{/3}", "x{1}{/1}y" => "xy", "{1}a{/1}{1}b{/1}" => "{1}ab{/1}" }.each do |given, made|
+  {
+    "{1}never closed" => "{1}never closed{/1}",
+    "stray{/1} end" => "stray end",
+    "{1}a{3}b{/1}c{/3}" => "{1}a{3}b{/3}{/1}{3}c{/3}",
+    "x{1}{/1}y" => "xy",
+    "{1}a{/1}{1}b{/1}" => "{1}ab{/1}"
+  }.each do |given, made|
     it "makes #{given} well formed" do
       expect(described_class.parse(given, codes).well_formed.written).to eq(made)
     end
@@ -43,6 +60,8 @@ RSpec.describe Glossema::Content do
   it "comes back from its stored codes" do
     content = described_class.parse("a {1}b{/1}{2/}", codes)
     stored = JSON.parse(JSON.generate(content.code_hashes))
-    expect(described_class.parse(content.written, described_class.codes_from(stored)).flat("")).to eq(content.flat(""))
+    expect(described_class.parse(content.written, described_class.codes_from(stored)).flat("")).to eq(
+      content.flat("")
+    )
   end
 end

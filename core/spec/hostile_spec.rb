@@ -1,33 +1,113 @@
-# Damaged, hostile and wrongly named files: refused in a sentence that names the file and the reason, within seconds.
+# Damaged, hostile and wrongly named files: refused in a sentence that names the file and the reason, within
+# seconds.
 RSpec.describe Glossema::Formats do
   laughs = "<!DOCTYPE a [<!ENTITY a \"ha\"><!ENTITY b \"&a;&a;\">]><a>&b;</a>"
   deep = ->(count, open, close) { (open * count) + (close * count) }
-  book = { "mimetype" => "application/epub+zip", "META-INF/container.xml" => "<container><rootfiles><rootfile full-path=\"c.opf\" media-type=\"application/oebps-package+xml\"/></rootfiles></container>" }
+  book = {
+    "mimetype" => "application/epub+zip",
+    "META-INF/container.xml" =>
+      "<container><rootfiles><rootfile full-path=\"c.opf\" media-type=\"application/oebps-package+xml\"/>" \
+      "</rootfiles></container>"
+  }
   {
     "JSON that breaks off" => ["a.json", "{\"a\": \"b\"", /a\.json is damaged: it is not valid JSON/],
     "JSON of endless depth" => ["a.json", deep[3000, "[", "]"], /nests its values deeper/],
     "YAML that cannot be read" => ["a.yml", "a: [1, 2\nb: c", /a\.yml is damaged at line \d/],
     "YAML of endless depth" => ["a.yml", deep[400, "[", "]"], /nests its values deeper/],
-    "XML that is not well formed" => ["a.xml", "<?xml version=\"1.0\"?>\n<a>\n<b></a>", /a\.xml is damaged at line 3/],
+    "XML that is not well formed" => [
+      "a.xml",
+      "<?xml version=\"1.0\"?>\n<a>\n<b></a>",
+      /a\.xml is damaged at line 3/
+    ],
     "entities made of entities" => ["a.xml", laughs, /entities made of other entities/],
-    "entities from elsewhere" => ["a.dita", "<!DOCTYPE topic [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><topic>&x;</topic>", /kept outside the file/],
-    "entities in HTML" => ["a.html", "<!DOCTYPE html [<!ENTITY a \"x\"><!ENTITY b \"&a;\">]><html><p>&b;</p></html>", /entities made of other entities/],
-    "HTML of endless depth" => ["a.html", "<html>#{deep[5000, '<div>', '</div>']}", /nests its elements deeper/],
-    "a text outside any message" => ["a.po", "msgid \"a\"\nmsgstr \"b\"\n\n\"loose\"\n", /a\.po is damaged, line 4: a text stands outside/],
+    "entities from elsewhere" => [
+      "a.dita",
+      "<!DOCTYPE topic [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><topic>&x;</topic>",
+      /kept outside the file/
+    ],
+    "entities in HTML" => [
+      "a.html",
+      "<!DOCTYPE html [<!ENTITY a \"x\"><!ENTITY b \"&a;\">]><html><p>&b;</p></html>",
+      /entities made of other entities/
+    ],
+    "HTML of endless depth" => [
+      "a.html",
+      "<html>#{deep[5000, "<div>", "</div>"]}",
+      /nests its elements deeper/
+    ],
+    "a text outside any message" => [
+      "a.po",
+      "msgid \"a\"\nmsgstr \"b\"\n\n\"loose\"\n",
+      /a\.po is damaged, line 4: a text stands outside/
+    ],
     "strings that do not end" => ["a.strings", "\"a\" = \"b\n", /a\.strings is damaged, line 1/],
-    "a quoted cell that does not end" => ["a.csv", "a,b\n\"c,d\n", /a\.csv is damaged, line 2: a quoted cell does not end/],
-    "a million columns" => ["a.csv", "#{',' * 1_000_000}\n", /more than 20000 columns/],
+    "a quoted cell that does not end" => [
+      "a.csv",
+      "a,b\n\"c,d\n",
+      /a\.csv is damaged, line 2: a quoted cell does not end/
+    ],
+    "a million columns" => ["a.csv", "#{"," * 1_000_000}\n", /more than 20000 columns/],
     "subtitles without a cue" => ["a.srt", "no times here", /a\.srt is damaged: there is no cue in it/],
-    "XLIFF of another age" => ["a.xlf", "<xliff version=\"9.0\"><file/></xliff>", /of a version that is not known here/],
-    "an unknown encoding" => ["a.xml", "<?xml version=\"1.0\" encoding=\"x-klingon\"?><a>b</a>", /an encoding that is not known here/],
-    "text that is not in the encoding it says" => ["a.xml", "<?xml version=\"1.0\" encoding=\"UTF-8\"?><a>\xFF</a>".b, /it is not valid UTF-8 text/],
+    "XLIFF of another age" => [
+      "a.xlf",
+      "<xliff version=\"9.0\"><file/></xliff>",
+      /of a version that is not known here/
+    ],
+    "an unknown encoding" => [
+      "a.xml",
+      "<?xml version=\"1.0\" encoding=\"x-klingon\"?><a>b</a>",
+      /an encoding that is not known here/
+    ],
+    "text that is not in the encoding it says" => [
+      "a.xml",
+      "<?xml version=\"1.0\" encoding=\"UTF-8\"?><a>\xFF</a>".b,
+      /it is not valid UTF-8 text/
+    ],
     "nothing at all" => ["a.md", "", /a\.md is empty/],
-    "a picture called a document" => ["a.docx", "\x89PNG\r\n\x1A\n\0\0".b, /not in a format that can be translated here/],
+    "a picture called a document" => [
+      "a.docx",
+      "\x89PNG\r\n\x1A\n\0\0".b,
+      /not in a format that can be translated here/
+    ],
     "an EPUB without its package" => ["a.epub", -> { Files.zip(book) }, /its package file is missing/],
-    "an EPUB locked by its publisher" => ["a.epub", -> { Files.zip(book.merge("c.opf" => "<package/>", "META-INF/encryption.xml" => "<e><CipherReference URI=\"a.xhtml\"/></e>")) }, /locked by its publisher/],
-    "a path that climbs out" => ["a.epub", -> { Files.zip(book.merge("../x" => "y")) }, /a path outside the file/],
-    "a bomb" => ["a.ods", -> { Files.zip("mimetype" => "application/vnd.oasis.opendocument.spreadsheet", "content.xml" => "a" * 30_000_000) }, /unpacks to far more/],
-    "a workbook with entities" => ["a.ods", -> { Files.zip("mimetype" => "application/vnd.oasis.opendocument.spreadsheet", "content.xml" => laughs, "styles.xml" => "<a/>") }, /document type declaration/]
+    "an EPUB locked by its publisher" => [
+      "a.epub",
+      -> do
+        Files.zip(
+          book.merge(
+            "c.opf" => "<package/>",
+            "META-INF/encryption.xml" => "<e><CipherReference URI=\"a.xhtml\"/></e>"
+          )
+        )
+      end,
+      /locked by its publisher/
+    ],
+    "a path that climbs out" => [
+      "a.epub",
+      -> { Files.zip(book.merge("../x" => "y")) },
+      /a path outside the file/
+    ],
+    "a bomb" => [
+      "a.ods",
+      -> do
+        Files.zip(
+          "mimetype" => "application/vnd.oasis.opendocument.spreadsheet",
+          "content.xml" => "a" * 30_000_000
+        )
+      end,
+      /unpacks to far more/
+    ],
+    "a workbook with entities" => [
+      "a.ods",
+      -> do
+        Files.zip(
+          "mimetype" => "application/vnd.oasis.opendocument.spreadsheet",
+          "content.xml" => laughs,
+          "styles.xml" => "<a/>"
+        )
+      end,
+      /document type declaration/
+    ]
   }.each do |what, (name, bytes, reason)|
     it "refuses #{what}" do
       bytes = bytes.call if bytes.respond_to?(:call)
@@ -41,9 +121,26 @@ RSpec.describe Glossema::Formats do
   end
 
   it("refuses options that name what is not there, and says which") do
-    expect { open_text("a,b\nc,d\n", "a.csv", columns: "Zebra") }.to raise_error(Glossema::Refused, "a.csv has no column “Zebra”.")
-    expect { open_text("a,b\nc,d\n", "a.csv", target_column: "B") }.to raise_error(Glossema::Refused, /name the source column/)
-    expect { open_text("<a>b</a>", "a.xml", rules: "<x/>") }.to raise_error(Glossema::Refused, /not ITS rules/)
-    expect { open_text("<a>b</a>", "a.xml", rules: "<its:rules xmlns:its=\"http://www.w3.org/2005/11/its\"><its:translateRule selector=\"//[\" translate=\"no\"/></its:rules>") }.to raise_error(Glossema::Refused, /selector/)
+    expect { open_text("a,b\nc,d\n", "a.csv", columns: "Zebra") }.to raise_error(
+      Glossema::Refused,
+      "a.csv has no column “Zebra”."
+    )
+    expect { open_text("a,b\nc,d\n", "a.csv", target_column: "B") }.to raise_error(
+      Glossema::Refused,
+      /name the source column/
+    )
+    expect { open_text("<a>b</a>", "a.xml", rules: "<x/>") }.to raise_error(
+      Glossema::Refused,
+      /not ITS rules/
+    )
+    expect {
+      open_text(
+        "<a>b</a>",
+        "a.xml",
+        rules:
+          "<its:rules xmlns:its=\"http://www.w3.org/2005/11/its\"><its:translateRule selector=\"//[\" " \
+          "translate=\"no\"/></its:rules>"
+      )
+    }.to raise_error(Glossema::Refused, /selector/)
   end
 end

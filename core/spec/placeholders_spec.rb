@@ -52,7 +52,7 @@ RSpec.describe Glossema::Formats::Placeholders do
     ["<b>One</b> two", "due <b>Uno</b>"] => "due {1}Uno{/1}",
     ["Hi {name}", "Ciao {nome}"] => "Ciao \\{nome}",
     ["%s and %s", "%s e %s e %s"] => "{1/} e {2/} e %s",
-    ["One", "<i>Uno</i>"] => "<i>Uno</i>"
+    %w[One <i>Uno</i>] => "<i>Uno</i>"
   }.each do |(source, target), written|
     it "reads #{target.inspect} with the codes of #{source.inspect}" do
       content, raws = described_class.read(source)
@@ -63,12 +63,33 @@ end
 
 RSpec.describe Glossema::Formats::Message do
   {
-    "{n, plural, one{# bike} other{# bikes}}" => { "one" => "# bike", "other" => "# bikes" },
-    "You have {n, plural, =0{none} other{#}} here" => { "before" => "You have", "=0" => "none", "other" => "#", "after" => "here" },
-    "{g, select, female{She} other{They}}" => { "female" => "She", "other" => "They" },
-    "{n, selectordinal, one{#st} other{#th}}" => { "one" => "#st", "other" => "#th" },
-    "{g, select, a{{n, plural, one{x} other{y}}} other{z}}" => { "a · one" => "x", "a · other" => "y", "other" => "z" },
-    "{n, plural, offset:1 one{it's '{'one'}'} other{b}}" => { "one" => "it's '{'one'}'", "other" => "b" }
+    "{n, plural, one{# bike} other{# bikes}}" => {
+      "one" => "# bike",
+      "other" => "# bikes"
+    },
+    "You have {n, plural, =0{none} other{#}} here" => {
+      "before" => "You have",
+      "=0" => "none",
+      "other" => "#",
+      "after" => "here"
+    },
+    "{g, select, female{She} other{They}}" => {
+      "female" => "She",
+      "other" => "They"
+    },
+    "{n, selectordinal, one{#st} other{#th}}" => {
+      "one" => "#st",
+      "other" => "#th"
+    },
+    "{g, select, a{{n, plural, one{x} other{y}}} other{z}}" => {
+      "a · one" => "x",
+      "a · other" => "y",
+      "other" => "z"
+    },
+    "{n, plural, offset:1 one{it's '{'one'}'} other{b}}" => {
+      "one" => "it's '{'one'}'",
+      "other" => "b"
+    }
   }.each do |text, branches|
     it "finds the branches of #{text}" do
       message = described_class.new(text)
@@ -77,13 +98,22 @@ RSpec.describe Glossema::Formats::Message do
     end
   end
 
-  ["Hello {name}", "{n, number}", "no braces", "{n, plural, one{broken"].each { |text| it("sees no branches in #{text}") { expect(described_class.plural?(text)).to be(false) } }
+  ["Hello {name}", "{n, number}", "no braces", "{n, plural, one{broken"].each do |text|
+    it("sees no branches in #{text}") { expect(described_class.plural?(text)).to be(false) }
+  end
 end
 
 RSpec.describe Glossema::Formats::Plurals do
   {
-    "it" => [%w[one other], 2], "pl" => [%w[one few many other], 3], "ar" => [%w[zero one two few many other], 6], "ja" => [%w[other], 1], "ru-RU" => [%w[one few many other], 3], "cs" => [%w[one few many other], 3],
-    "fr" => [%w[one other], 2], "sl" => [%w[one two few other], 4], "xx" => [%w[one other], 2]
+    "it" => [%w[one other], 2],
+    "pl" => [%w[one few many other], 3],
+    "ar" => [%w[zero one two few many other], 6],
+    "ja" => [%w[other], 1],
+    "ru-RU" => [%w[one few many other], 3],
+    "cs" => [%w[one few many other], 3],
+    "fr" => [%w[one other], 2],
+    "sl" => [%w[one two few other], 4],
+    "xx" => [%w[one other], 2]
   }.each do |language, (categories, forms)|
     it "knows the plural forms of #{language}" do
       expect(described_class.categories(language)).to eq(categories)

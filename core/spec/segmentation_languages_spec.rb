@@ -1,4 +1,5 @@
-# The default rules, language by language: what ends a sentence and what only looks as if it did. A bar is a border.
+# The default rules, language by language: what ends a sentence and what only looks as if it did. A bar is a
+# border.
 RSpec.describe Glossema::Segmentation::Segmenter do
   {
     "en" => [
@@ -20,7 +21,12 @@ RSpec.describe Glossema::Segmentation::Segmenter do
       "Art. 5, par. 2: vedi fig. 1. | Fine… | Davvero?!",
       "Costa 1.250,50 euro. | Il 3 marzo alle ore 10.30."
     ],
-    "nl" => ["Dhr. Vos rijdt ca. 10 km, d.w.z. ver. | Daarna rust hij.", "Zie blz. 4, o.a. de rem. | ’s Avonds niet.", "Het kost € 1.250,50. | Echt?", "Mevr. dr. A. de Wit komt, enz. | Klaar."],
+    "nl" => [
+      "Dhr. Vos rijdt ca. 10 km, d.w.z. ver. | Daarna rust hij.",
+      "Zie blz. 4, o.a. de rem. | ’s Avonds niet.",
+      "Het kost € 1.250,50. | Echt?",
+      "Mevr. dr. A. de Wit komt, enz. | Klaar."
+    ],
     "de" => [
       "Am 3. Oktober kam Dr. Maier z. B. um 8.30 Uhr. | Er ging bald.",
       "Im 19. Jahrhundert, d. h. früher, war es so. | Das ist Nr. 5.",
@@ -35,11 +41,32 @@ RSpec.describe Glossema::Segmentation::Segmenter do
       "Cela coûte 1 250,50 €. | N’est-ce pas\u00A0?",
       "Au IIIe s. av. J.-C., c.-à-d. jadis. | Fin."
     ],
-    "es" => ["El Sr. López (p. ej. en EE. UU.) vino. | ¿Qué? | ¡Sí! | Fin.", "Véase pág. 3, núm. 5. | La Dra. Gil llegó.", "Cuesta 1.250,50 €, etc. | Luego cierre."],
-    "pt" => ["O Sr. Silva, p. ex., veio. | A Dra. Ana não.", "Ver pág. 3, n.º 5. | Fim.", "Custa 1.250,50 €, etc. | Depois feche."],
-    "sv" => ["Det är t.ex. bra, bl.a. här. | Kl. 5 kommer han.", "Se s. 4, d.v.s. bilden. | Slut.", "Ca. 10 st. ingår m.m. | Sedan är det klart."],
-    "pl" => ["Np. w 3. rozdziale, m.in. tutaj. | To ul. Długa 5.", "Prof. Nowak i dr Lis, tj. oni. | Koniec itd. | Potem nic.", "Zob. str. 4, rys. 2. | Tak?"],
-    "ru" => ["А. С. Пушкин и др. были здесь. | Это ул. Мира.", "В 1999 г. он уехал, т. е. давно. | Конец.", "См. рис. 2, стр. 4 и т. д. | Потом всё.", "«Кто?» | «Я.»"],
+    "es" => [
+      "El Sr. López (p. ej. en EE. UU.) vino. | ¿Qué? | ¡Sí! | Fin.",
+      "Véase pág. 3, núm. 5. | La Dra. Gil llegó.",
+      "Cuesta 1.250,50 €, etc. | Luego cierre."
+    ],
+    "pt" => [
+      "O Sr. Silva, p. ex., veio. | A Dra. Ana não.",
+      "Ver pág. 3, n.º 5. | Fim.",
+      "Custa 1.250,50 €, etc. | Depois feche."
+    ],
+    "sv" => [
+      "Det är t.ex. bra, bl.a. här. | Kl. 5 kommer han.",
+      "Se s. 4, d.v.s. bilden. | Slut.",
+      "Ca. 10 st. ingår m.m. | Sedan är det klart."
+    ],
+    "pl" => [
+      "Np. w 3. rozdziale, m.in. tutaj. | To ul. Długa 5.",
+      "Prof. Nowak i dr Lis, tj. oni. | Koniec itd. | Potem nic.",
+      "Zob. str. 4, rys. 2. | Tak?"
+    ],
+    "ru" => [
+      "А. С. Пушкин и др. были здесь. | Это ул. Мира.",
+      "В 1999 г. он уехал, т. е. давно. | Конец.",
+      "См. рис. 2, стр. 4 и т. д. | Потом всё.",
+      "«Кто?» | «Я.»"
+    ],
     "el" => ["Τι κάνεις; | Καλά, π.χ. εδώ. | Ο κ. Παπάς ήρθε.", "Βλ. σελ. 4, εικ. 2. | Τέλος!"],
     "ja" => ["これは本です。 | 「はい。」と言った。 | 元気？ | うん！", "3.5キロです。 | 行こう！！ | はい。"],
     "zh" => ["你好。 | “走吧。” | 他说。 | 好！ | 真的吗？", "共3.5公里。 | 行！！"],
@@ -52,7 +79,9 @@ RSpec.describe Glossema::Segmentation::Segmenter do
         it text do
           joint = %w[ja zh].include?(language) ? "" : " "
           joined = text.gsub(/\s*\|\s*/) { |border| border.include?("\u00A0") ? "\u00A0" : joint }
-          expect(described_class.new(language).segments(joined)).to eq(text.split("|").map { |piece| piece.gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") })
+          expect(described_class.new(language).segments(joined)).to eq(
+            text.split("|").map { |piece| piece.gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") }
+          )
         end
       end
     end
@@ -70,25 +99,63 @@ RSpec.describe Glossema::Segmentation::Srx do
   it "comes back from plain values as it was, and shows lists of abbreviations as words" do
     groups = rules.to_h
     expect(described_class.from_h(groups).to_h).to eq(groups)
-    expect(groups.map { |group| group["name"] }).to eq(%w[English Italian Dutch German French Spanish Portuguese Swedish Polish Russian Greek Arabic Hindi Japanese Chinese Common])
+    expect(groups.map { |group| group["name"] }).to eq(
+      %w[
+        English Italian Dutch German French Spanish Portuguese Swedish Polish Russian Greek Arabic Hindi
+        Japanese Chinese Common
+      ]
+    )
     words = groups.first["rules"].filter_map { |rule| rule["words"] }
     expect(words.flatten).to include("Mr", "approx", "e.g", "U.S")
     expect(described_class.new(described_class.from_h(groups).xml).to_h).to eq(groups)
   end
 
   it "takes words with and without their dots" do
-    own = described_class.from_h([{ "name" => "All", "pattern" => ".*", "rules" => [{ "break" => false, "words" => ["qty.", " n.b", ""], "after" => "\\s" }, { "break" => true, "before" => "\\.", "after" => "\\s" }] }])
-    expect(Glossema::Segmentation::Segmenter.new("en", rules: own).segments("The qty. Is. See n.b. That.")).to eq(["The qty. Is.", "See n.b. That."])
+    own =
+      described_class.from_h(
+        [
+          {
+            "name" => "All",
+            "pattern" => ".*",
+            "rules" => [
+              { "break" => false, "words" => ["qty.", " n.b", ""], "after" => "\\s" },
+              { "break" => true, "before" => "\\.", "after" => "\\s" }
+            ]
+          }
+        ]
+      )
+    expect(
+      Glossema::Segmentation::Segmenter.new("en", rules: own).segments("The qty. Is. See n.b. That.")
+    ).to eq(["The qty. Is.", "See n.b. That."])
   end
 
-  { "approx." => ["It weighs approx. Ten.", "en"], "[1]." => ["See [1]. Then.", "en"], "Bsp.-Nr." => ["Die Bsp.-Nr. Fünf.", "de-AT"], "nr." => ["Se nr. Fem.", "da"] }.each do |text, (sentence, language)|
+  {
+    "approx." => ["It weighs approx. Ten.", "en"],
+    "[1]." => ["See [1]. Then.", "en"],
+    "Bsp.-Nr." => ["Die Bsp.-Nr. Fünf.", "de-AT"],
+    "nr." => ["Se nr. Fem.", "da"]
+  }.each do |text, (sentence, language)|
     it "learns never to split after #{text}" do
-      expect(Glossema::Segmentation::Segmenter.new(language, rules: rules.excepting(language, text)).segments("#{sentence} Next.")).to eq([sentence, "Next."])
+      expect(
+        Glossema::Segmentation::Segmenter.new(language, rules: rules.excepting(language, text)).segments(
+          "#{sentence} Next."
+        )
+      ).to eq([sentence, "Next."])
     end
   end
 
   it "refuses what is no pattern, and files that are none of rules" do
-    expect { described_class.from_h([{ "name" => "A", "pattern" => ".*", "rules" => [{ "break" => true, "before" => "(", "after" => "" }] }]) }.to raise_error(Glossema::Refused, /“\(” is not a regular expression/)
+    expect {
+      described_class.from_h(
+        [
+          {
+            "name" => "A",
+            "pattern" => ".*",
+            "rules" => [{ "break" => true, "before" => "(", "after" => "" }]
+          }
+        ]
+      )
+    }.to raise_error(Glossema::Refused, /“\(” is not a regular expression/)
     expect { described_class.new("<tmx/>") }.to raise_error(Glossema::Refused, /not an SRX file/)
     expect { described_class.new("<srx") }.to raise_error(Glossema::Refused, /not well-formed/)
   end

@@ -5,7 +5,9 @@ class AddCutting < ActiveRecord::Migration[7.2]
     create_table :active_storage_variant_records do |table|
       table.belongs_to :blob, null: false, index: false
       table.string :variation_digest, null: false
-      table.index %i[blob_id variation_digest], name: "index_active_storage_variant_records_uniqueness", unique: true
+      table.index %i[blob_id variation_digest],
+        name: "index_active_storage_variant_records_uniqueness",
+        unique: true
       table.foreign_key :active_storage_blobs, column: :blob_id
     end
     add_column :users, :rules, :text

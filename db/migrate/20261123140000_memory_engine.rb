@@ -1,5 +1,5 @@
-# Memories for a million units: a compact index beside them (see MemoryIndex), all that an exchange file says of a unit, and
-# every change to units kept so that it can be taken back.
+# Memories for a million units: a compact index beside them (see MemoryIndex), all that an exchange file says
+# of a unit, and every change to units kept so that it can be taken back.
 class MemoryEngine < ActiveRecord::Migration[7.2]
   def up
     create_table :memory_changes do |table|
@@ -70,7 +70,10 @@ class MemoryEngine < ActiveRecord::Migration[7.2]
   def move_units
     select_all("SELECT id, source_key, previous, next FROM memory_units").each do |row|
       hashes = row.values_at("source_key", "previous", "next").map { |key| key ? key[0, 15].hex : "NULL" }
-      execute("UPDATE memory_units SET source_hash = #{hashes[0]}, previous_hash = #{hashes[1]}, next_hash = #{hashes[2]} WHERE id = #{row['id'].to_i}")
+      execute(
+        "UPDATE memory_units SET source_hash = #{hashes[0]}, previous_hash = #{hashes[1]}, next_hash = " \
+          "#{hashes[2]} WHERE id = #{row["id"].to_i}"
+      )
     end
   end
 end

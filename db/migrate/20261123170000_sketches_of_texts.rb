@@ -1,4 +1,5 @@
-# Postings carry a sketch of their text, and units the words and marks of the score: the index of memories is made anew.
+# Postings carry a sketch of their text, and units the words and marks of the score: the index of memories is
+# made anew.
 class SketchesOfTexts < ActiveRecord::Migration[7.2]
   def up
     %w[memory_parts memory_postings memory_fresh].each { |table| drop_table(table, if_exists: true) }

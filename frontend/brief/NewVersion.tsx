@@ -11,19 +11,64 @@ export function sendVersion(document: number, file: File): Promise<unknown> {
   return api.post(`/documents/${document}/version`, form)
 }
 
-export function NewVersion({ row, attempt }: { row: DocumentRow; attempt: (work: Promise<unknown>) => void }) {
+export function NewVersion({
+  row,
+  attempt,
+}: {
+  row: DocumentRow
+  attempt: (work: Promise<unknown>) => void
+}) {
   const { t } = useTranslation()
-  const leave = <button type="button" className="link" onClick={() => attempt(api.delete(`/documents/${row.id}/version`))}>{t('version.leave')}</button>
-  if (row.state === 'refused') return <div className="version" role="status"><p className="alarm">{row.message}</p>{leave}</div>
-  if (!row.comparison) return <div className="version" role="status"><p className="quiet">{t('version.comparing', { name: row.name })}</p>{leave}</div>
+  const leave = (
+    <button
+      type="button"
+      className="link"
+      onClick={() => attempt(api.delete(`/documents/${row.id}/version`))}
+    >
+      {t('version.leave')}
+    </button>
+  )
+  if (row.state === 'refused')
+    return (
+      <div className="version" role="status">
+        <p className="alarm">{row.message}</p>
+        {leave}
+      </div>
+    )
+  if (!row.comparison)
+    return (
+      <div className="version" role="status">
+        <p className="quiet">{t('version.comparing', { name: row.name })}</p>
+        {leave}
+      </div>
+    )
   const { same, changed, new: fresh, gone, lost } = row.comparison
-  const said = [same.segments && t('version.same', { count: same.segments, words: number(same.words) }), changed.segments && t('version.changed', { count: changed.segments, words: number(changed.words) }),
-    fresh.segments && t('version.new', { count: fresh.segments, words: number(fresh.words) }), gone.segments && t('version.gone', { count: gone.segments, lost: number(lost) })].filter(Boolean)
+  const said = [
+    same.segments && t('version.same', { count: same.segments, words: number(same.words) }),
+    changed.segments && t('version.changed', { count: changed.segments, words: number(changed.words) }),
+    fresh.segments && t('version.new', { count: fresh.segments, words: number(fresh.words) }),
+    gone.segments && t('version.gone', { count: gone.segments, lost: number(lost) }),
+  ].filter(Boolean)
   return (
     <div className="version" role="status">
-      <p><b>{row.name}</b> {t('version.would')}</p>
-      <ul>{said.map((line) => <li key={String(line)}>{line}</li>)}</ul>
-      <div className="acts"><Button type="primary" size="small" onClick={() => attempt(api.patch(`/documents/${row.id}/version`))}>{t('version.take')}</Button>{leave}</div>
+      <p>
+        <b>{row.name}</b> {t('version.would')}
+      </p>
+      <ul>
+        {said.map((line) => (
+          <li key={String(line)}>{line}</li>
+        ))}
+      </ul>
+      <div className="acts">
+        <Button
+          type="primary"
+          size="small"
+          onClick={() => attempt(api.patch(`/documents/${row.id}/version`))}
+        >
+          {t('version.take')}
+        </Button>
+        {leave}
+      </div>
     </div>
   )
 }

@@ -23,13 +23,37 @@ import { SignIn } from '../sign-in/SignIn'
 import { Today } from '../today/Today'
 import { Translate } from '../translate/Translate'
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 2000 } } })
+const client = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 2000 } },
+})
 
 function Glossema() {
-  const [mode, setModeState] = useState<'light' | 'dark'>(() => (localStorage.getItem('glossema.mode') as 'light' | 'dark' | null) ?? (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'))
-  const me = useQuery({ queryKey: ['me'], queryFn: () => api.get<User>('/session'), retry: false, staleTime: Infinity })
-  useEffect(() => { document.documentElement.dataset.theme = mode }, [mode])
-  const settings = useMemo(() => me.data && { user: me.data, mode, setMode: (next: 'light' | 'dark') => { localStorage.setItem('glossema.mode', next); setModeState(next) } }, [me.data, mode])
+  const [mode, setModeState] = useState<'light' | 'dark'>(
+    () =>
+      (localStorage.getItem('glossema.mode') as 'light' | 'dark' | null) ??
+      (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'),
+  )
+  const me = useQuery({
+    queryKey: ['me'],
+    queryFn: () => api.get<User>('/session'),
+    retry: false,
+    staleTime: Infinity,
+  })
+  useEffect(() => {
+    document.documentElement.dataset.theme = mode
+  }, [mode])
+  const settings = useMemo(
+    () =>
+      me.data && {
+        user: me.data,
+        mode,
+        setMode: (next: 'light' | 'dark') => {
+          localStorage.setItem('glossema.mode', next)
+          setModeState(next)
+        },
+      },
+    [me.data, mode],
+  )
   const signedOut = me.error instanceof ApiError && me.error.status === 401
   return (
     <ConfigProvider theme={themeFor(mode)} wave={{ disabled: true }}>
@@ -48,12 +72,22 @@ function Glossema() {
               <Route path="*" element={<Navigate to="/" replace />} />
             </Routes>
           </SettingsContext>
-        ) : signedOut ? <SignIn /> : me.error ? <Failure error={me.error} again={() => void me.refetch()} /> : null}
+        ) : signedOut ? (
+          <SignIn />
+        ) : me.error ? (
+          <Failure error={me.error} again={() => void me.refetch()} />
+        ) : null}
       </AntApp>
     </ConfigProvider>
   )
 }
 
 createRoot(document.getElementById('root')!).render(
-  <StrictMode><QueryClientProvider client={client}><BrowserRouter><Glossema /></BrowserRouter></QueryClientProvider></StrictMode>,
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <BrowserRouter>
+        <Glossema />
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
 )

@@ -10,7 +10,11 @@ import { KEYS, type Command } from './keys'
 import { Key } from './parts'
 import type { Agenda, Project } from './types'
 
-interface Entry { name: string; keys?: string; run: () => void }
+interface Entry {
+  name: string
+  keys?: string
+  run: () => void
+}
 
 export function Palette({ onClose, project }: { onClose: () => void; project?: Project }) {
   const { t } = useTranslation()
@@ -18,26 +22,92 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
   const [typed, setTyped] = useState('')
   const [at, setAt] = useState(0)
   const agenda = useQuery({ queryKey: ['today'], queryFn: () => api.get<Agenda>('/today') })
-  const entries = useMemo<Entry[]>(() => [
-    ...commands.list().map(([name, run]): Entry => ({ name: t(`commands.${name}`), keys: KEYS[name as Command], run })),
-    { name: t('app.today'), run: () => void go('/') }, { name: t('app.memories'), run: () => void go('/memories') },
-    ...(project?.begun_at ? (['brief', 'translate', 'deliver'] as const).map((stage) => ({ name: t(`stages.${stage}`), run: () => void go(`/projects/${project.id}/${stage}`) })) : []),
-    ...(agenda.data?.projects ?? []).map((row) => ({ name: `${row.reference} · ${row.name}`, run: () => void go(`/projects/${row.id}/translate`) })),
-  ], [agenda.data, go, project, t])
+  const entries = useMemo<Entry[]>(
+    () => [
+      ...commands
+        .list()
+        .map(([name, run]): Entry => ({ name: t(`commands.${name}`), keys: KEYS[name as Command], run })),
+      { name: t('app.today'), run: () => void go('/') },
+      { name: t('app.memories'), run: () => void go('/memories') },
+      ...(project?.begun_at
+        ? (['brief', 'translate', 'deliver'] as const).map((stage) => ({
+            name: t(`stages.${stage}`),
+            run: () => void go(`/projects/${project.id}/${stage}`),
+          }))
+        : []),
+      ...(agenda.data?.projects ?? []).map((row) => ({
+        name: `${row.reference} · ${row.name}`,
+        run: () => void go(`/projects/${row.id}/translate`),
+      })),
+    ],
+    [agenda.data, go, project, t],
+  )
   const found = entries.filter((entry) => entry.name.toLowerCase().includes(typed.toLowerCase()))
   const chosen = Math.min(at, found.length - 1)
-  const run = (entry?: Entry) => { if (!entry) return; onClose(); window.setTimeout(entry.run, 60) }
+  const run = (entry?: Entry) => {
+    if (!entry) return
+    onClose()
+    window.setTimeout(entry.run, 60)
+  }
   return (
-    <Modal open footer={null} closable={false} onCancel={onClose} width={560} style={{ top: 90 }} title={<span className="hidden-text">{t('palette.label')}</span>} destroyOnHidden>
-      <Input autoFocus size="large" placeholder={t('palette.hint')} aria-label={t('palette.hint')} role="combobox" aria-expanded aria-controls="palette-list" aria-activedescendant={`palette-${chosen}`} value={typed} onChange={(event) => { setTyped(event.target.value); setAt(0) }}
+    <Modal
+      open
+      footer={null}
+      closable={false}
+      onCancel={onClose}
+      width={560}
+      style={{ top: 90 }}
+      title={<span className="hidden-text">{t('palette.label')}</span>}
+      destroyOnHidden
+    >
+      <Input
+        autoFocus
+        size="large"
+        placeholder={t('palette.hint')}
+        aria-label={t('palette.hint')}
+        role="combobox"
+        aria-expanded
+        aria-controls="palette-list"
+        aria-activedescendant={`palette-${chosen}`}
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          setAt(0)
+        }}
         onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') { event.preventDefault(); setAt(Math.min(chosen + 1, found.length - 1)) }
-          if (event.key === 'ArrowUp') { event.preventDefault(); setAt(Math.max(chosen - 1, 0)) }
-          if (event.key === 'Enter') { event.preventDefault(); run(found[chosen]) }
-        }} />
+          if (event.key === 'ArrowDown') {
+            event.preventDefault()
+            setAt(Math.min(chosen + 1, found.length - 1))
+          }
+          if (event.key === 'ArrowUp') {
+            event.preventDefault()
+            setAt(Math.max(chosen - 1, 0))
+          }
+          if (event.key === 'Enter') {
+            event.preventDefault()
+            run(found[chosen])
+          }
+        }}
+      />
       <ul className="palette-list" role="listbox" id="palette-list" aria-label={t('palette.label')}>
-        {found.map((entry, index) => <li key={entry.name} id={`palette-${index}`} role="option" aria-selected={index === chosen} onMouseEnter={() => setAt(index)} onClick={() => run(entry)}><span>{entry.name}</span>{entry.keys && <Key keys={entry.keys} />}</li>)}
-        {!found.length && <li aria-selected={false} role="option" className="quiet">{t('palette.nothing')}</li>}
+        {found.map((entry, index) => (
+          <li
+            key={entry.name}
+            id={`palette-${index}`}
+            role="option"
+            aria-selected={index === chosen}
+            onMouseEnter={() => setAt(index)}
+            onClick={() => run(entry)}
+          >
+            <span>{entry.name}</span>
+            {entry.keys && <Key keys={entry.keys} />}
+          </li>
+        ))}
+        {!found.length && (
+          <li aria-selected={false} role="option" className="quiet">
+            {t('palette.nothing')}
+          </li>
+        )}
       </ul>
     </Modal>
   )

@@ -8,7 +8,9 @@ export const commands = {
   offer(list: Partial<Record<Command, Run>>) {
     const own = new Map(Object.entries(list) as [Command, Run][])
     current = own
-    return () => { if (current === own) current = new Map() }
+    return () => {
+      if (current === own) current = new Map()
+    }
   },
   list: () => [...current.entries()],
 }

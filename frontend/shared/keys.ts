@@ -26,15 +26,35 @@ export type Command = keyof typeof KEYS
 export const proposalKey = (number: number) => `Ctrl+Shift+${number}`
 
 const mac = /Mac/.test(navigator.platform)
-const SHOWN: Record<string, string> = { Enter: '↵', ArrowDown: '↓', ArrowUp: '↑', Escape: 'Esc', Period: '.', PageDown: 'Page ↓', PageUp: 'Page ↑', ...(mac ? { Ctrl: '⌘', Alt: '⌥', Shift: '⇧' } : {}) }
+const SHOWN: Record<string, string> = {
+  Enter: '↵',
+  ArrowDown: '↓',
+  ArrowUp: '↑',
+  Escape: 'Esc',
+  Period: '.',
+  PageDown: 'Page ↓',
+  PageUp: 'Page ↑',
+  ...(mac ? { Ctrl: '⌘', Alt: '⌥', Shift: '⇧' } : {}),
+}
 
-export const shown = (key: string) => key.split('+').map((part) => SHOWN[part] ?? part).join(' ')
+export const shown = (key: string) =>
+  key
+    .split('+')
+    .map((part) => SHOWN[part] ?? part)
+    .join(' ')
 
-const codeOf = (part: string) => (/^[A-Z]$/.test(part) ? `Key${part}` : /^\d$/.test(part) ? `Digit${part}` : part)
+const codeOf = (part: string) =>
+  /^[A-Z]$/.test(part) ? `Key${part}` : /^\d$/.test(part) ? `Digit${part}` : part
 
 export function matches(event: KeyboardEvent | React.KeyboardEvent, key: string): boolean {
   const wanted = key.split('+')
   const last = codeOf(wanted[wanted.length - 1])
-  return (event.ctrlKey || event.metaKey) === wanted.includes('Ctrl') && event.altKey === wanted.includes('Alt') && event.shiftKey === wanted.includes('Shift') &&
-    (event.code === last || event.key === wanted[wanted.length - 1] || (last === 'Enter' && event.code === 'NumpadEnter'))
+  return (
+    (event.ctrlKey || event.metaKey) === wanted.includes('Ctrl') &&
+    event.altKey === wanted.includes('Alt') &&
+    event.shiftKey === wanted.includes('Shift') &&
+    (event.code === last ||
+      event.key === wanted[wanted.length - 1] ||
+      (last === 'Enter' && event.code === 'NumpadEnter'))
+  )
 }

@@ -3,14 +3,31 @@ import { createConsumer } from '@rails/actioncable'
 import { useEffect, useRef } from 'react'
 
 const consumer = createConsumer('/cable')
-export type News = { event: string; id?: number; state?: string; done?: number; total?: number; message?: string }
+export type News = {
+  event: string
+  id?: number
+  state?: string
+  done?: number
+  total?: number
+  message?: string
+}
 
 export function useProjectNews(id: number | null, heard: (news: News) => void) {
   const latest = useRef(heard)
-  useEffect(() => { latest.current = heard })
+  useEffect(() => {
+    latest.current = heard
+  })
   useEffect(() => {
     if (!id) return
-    const channel = consumer.subscriptions.create({ channel: 'ProjectChannel', id }, { received: (news: News) => latest.current(news), connected: () => latest.current({ event: 'connected' }) })
-    return () => { channel.unsubscribe() }
+    const channel = consumer.subscriptions.create(
+      { channel: 'ProjectChannel', id },
+      {
+        received: (news: News) => latest.current(news),
+        connected: () => latest.current({ event: 'connected' }),
+      },
+    )
+    return () => {
+      channel.unsubscribe()
+    }
   }, [id])
 }

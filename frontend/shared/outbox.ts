@@ -3,7 +3,13 @@
 import { ApiError, OfflineError, api } from './api'
 import type { Origin, Segment } from './types'
 
-export interface Entry { target: string; origin: Origin; confirm?: boolean; marked?: boolean; at: number }
+export interface Entry {
+  target: string
+  origin: Origin
+  confirm?: boolean
+  marked?: boolean
+  at: number
+}
 export type Answer = { segment: Segment; repeats: Segment[]; others: number }
 export type Status = { waiting: number; offline: boolean }
 
@@ -17,7 +23,11 @@ export class Outbox {
   private listeners = new Set<() => void>()
   private status: Status = { waiting: 0, offline: false }
 
-  constructor(private readonly name: string, private readonly done: (id: number, answer: Answer, newer: boolean) => void, private readonly refused: (id: number, message: string) => void) {
+  constructor(
+    private readonly name: string,
+    private readonly done: (id: number, answer: Answer, newer: boolean) => void,
+    private readonly refused: (id: number, message: string) => void,
+  ) {
     this.entries = JSON.parse(localStorage.getItem(name) ?? '{}') as Record<string, Entry>
     this.update(false)
     window.addEventListener('online', this.flush)
@@ -44,7 +54,12 @@ export class Outbox {
     this.schedule(entry.confirm ? 0 : DELAY)
   }
 
-  subscribe = (listener: () => void) => { this.listeners.add(listener); return () => { this.listeners.delete(listener) } }
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener)
+    return () => {
+      this.listeners.delete(listener)
+    }
+  }
   snapshot = () => this.status
 
   // Resolves once the server has everything; rejects when it does not answer.
@@ -58,7 +73,9 @@ export class Outbox {
     throw new OfflineError('offline')
   }
 
-  flush = () => { this.schedule(0) }
+  flush = () => {
+    this.schedule(0)
+  }
 
   private schedule(delay: number) {
     window.clearTimeout(this.timer)
@@ -76,8 +93,15 @@ export class Outbox {
         if (!newer) this.drop(id)
         this.done(Number(id), answer, newer)
       } catch (error) {
-        if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) { offline = true; break }
-        if (error instanceof ApiError && error.status === 401) { offline = true; this.refused(Number(id), error.message); break }
+        if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) {
+          offline = true
+          break
+        }
+        if (error instanceof ApiError && error.status === 401) {
+          offline = true
+          this.refused(Number(id), error.message)
+          break
+        }
         this.drop(id)
         this.refused(Number(id), (error as Error).message)
       }
@@ -89,11 +113,17 @@ export class Outbox {
 
   // The tab goes away: a last try that outlives it. The entries stay stored until a server has answered.
   private leave = () => {
-    for (const [id, entry] of Object.entries(this.entries)) void api.patch(`/segments/${id}`, body(entry), { keepalive: true }).catch(() => undefined)
+    for (const [id, entry] of Object.entries(this.entries))
+      void api.patch(`/segments/${id}`, body(entry), { keepalive: true }).catch(() => undefined)
   }
 
-  private drop(id: string) { delete this.entries[id]; this.keep() }
-  private keep() { localStorage.setItem(this.name, JSON.stringify(this.entries)) }
+  private drop(id: string) {
+    delete this.entries[id]
+    this.keep()
+  }
+  private keep() {
+    localStorage.setItem(this.name, JSON.stringify(this.entries))
+  }
 
   private update(offline: boolean) {
     this.status = { waiting: Object.keys(this.entries).length, offline }
@@ -101,4 +131,9 @@ export class Outbox {
   }
 }
 
-const body = (entry: Entry) => ({ target: entry.target, origin: entry.origin, ...(entry.confirm ? { confirm: true } : {}), ...(entry.marked === undefined ? {} : { marked: entry.marked }) })
+const body = (entry: Entry) => ({
+  target: entry.target,
+  origin: entry.origin,
+  ...(entry.confirm ? { confirm: true } : {}),
+  ...(entry.marked === undefined ? {} : { marked: entry.marked }),
+})

@@ -2,7 +2,11 @@
 import { createContext, useContext } from 'react'
 import type { User } from './types'
 
-export interface Settings { user: User; mode: 'light' | 'dark'; setMode: (mode: 'light' | 'dark') => void }
+export interface Settings {
+  user: User
+  mode: 'light' | 'dark'
+  setMode: (mode: 'light' | 'dark') => void
+}
 export const SettingsContext = createContext<Settings | null>(null)
 
 export function useSettings(): Settings {

@@ -10,7 +10,8 @@ export function SignIn() {
   const [fields, setFields] = useState({ name: '', email: '', password: '' })
   const [fault, setFault] = useState('')
   const [busy, setBusy] = useState(false)
-  const set = (name: keyof typeof fields) => (event: React.ChangeEvent<HTMLInputElement>) => setFields({ ...fields, [name]: event.target.value })
+  const set = (name: keyof typeof fields) => (event: React.ChangeEvent<HTMLInputElement>) =>
+    setFields({ ...fields, [name]: event.target.value })
   const send = async (event: React.FormEvent) => {
     event.preventDefault()
     setBusy(true)
@@ -24,15 +25,70 @@ export function SignIn() {
   }
   return (
     <main className="sign">
-      <div className="side"><div className="mark">Glosse<i>ma</i></div><p>{t('sign.lead')}</p></div>
+      <div className="side">
+        <div className="mark">
+          Glosse<i>ma</i>
+        </div>
+        <p>{t('sign.lead')}</p>
+      </div>
       <form onSubmit={(event) => void send(event)}>
         <h1>{t(making ? 'sign.makeTitle' : 'sign.title')}</h1>
-        {fault && <div className="fault" role="alert">{fault}</div>}
-        {making && <label>{t('sign.name')}<Input size="large" name="name" autoComplete="name" required value={fields.name} onChange={set('name')} /></label>}
-        <label>{t('sign.email')}<Input size="large" name="email" type="email" autoComplete="username" required value={fields.email} onChange={set('email')} /></label>
-        <label>{t('sign.password')}<Input.Password size="large" name="password" autoComplete={making ? 'new-password' : 'current-password'} required minLength={making ? 8 : undefined} value={fields.password} onChange={set('password')} />{making && <span className="small">{t('sign.least')}</span>}</label>
-        <Button type="primary" size="large" htmlType="submit" loading={busy}>{t(making ? 'sign.make' : 'sign.go')}</Button>
-        <button type="button" className="link small" onClick={() => { setMaking(!making); setFault('') }}>{t(making ? 'sign.toSign' : 'sign.toMake')}</button>
+        {fault && (
+          <div className="fault" role="alert">
+            {fault}
+          </div>
+        )}
+        {making && (
+          <label>
+            {t('sign.name')}
+            <Input
+              size="large"
+              name="name"
+              autoComplete="name"
+              required
+              value={fields.name}
+              onChange={set('name')}
+            />
+          </label>
+        )}
+        <label>
+          {t('sign.email')}
+          <Input
+            size="large"
+            name="email"
+            type="email"
+            autoComplete="username"
+            required
+            value={fields.email}
+            onChange={set('email')}
+          />
+        </label>
+        <label>
+          {t('sign.password')}
+          <Input.Password
+            size="large"
+            name="password"
+            autoComplete={making ? 'new-password' : 'current-password'}
+            required
+            minLength={making ? 8 : undefined}
+            value={fields.password}
+            onChange={set('password')}
+          />
+          {making && <span className="small">{t('sign.least')}</span>}
+        </label>
+        <Button type="primary" size="large" htmlType="submit" loading={busy}>
+          {t(making ? 'sign.make' : 'sign.go')}
+        </Button>
+        <button
+          type="button"
+          className="link small"
+          onClick={() => {
+            setMaking(!making)
+            setFault('')
+          }}
+        >
+          {t(making ? 'sign.toSign' : 'sign.toMake')}
+        </button>
       </form>
     </main>
   )

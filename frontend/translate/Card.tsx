@@ -1,6 +1,15 @@
 // The open segment: its source, the target being written, and the proposals right below.
 import { useQuery } from '@tanstack/react-query'
-import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, useState, useSyncExternalStore, type Ref } from 'react'
+import {
+  useCallback,
+  useEffect,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type Ref,
+} from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { codeParts, markDifferences, parts, plain, written } from '../shared/content'
@@ -14,11 +23,37 @@ import type { Store } from './store'
 import { TargetEditor, type TargetHandle } from './TargetEditor'
 import { Written } from './Written'
 
-export const proposalsQuery = (id: number) => ({ queryKey: ['proposals', id], queryFn: () => api.get<{ proposals: Proposal[] }>(`/segments/${id}/proposals`), staleTime: 0, gcTime: 300_000 })
+export const proposalsQuery = (id: number) => ({
+  queryKey: ['proposals', id],
+  queryFn: () => api.get<{ proposals: Proposal[] }>(`/segments/${id}/proposals`),
+  staleTime: 0,
+  gcTime: 300_000,
+})
 
-export interface CardHandle { finish: () => boolean; take: (number?: number) => void; choose: (step: number) => void; missingCode: () => void; copySource: () => void; undo: () => void; redo: () => void; write: (value: string, origin: Origin) => void; insert: (text: string) => void; selected: () => { text: string; side: 'source' | 'target' }; focus: () => void }
+export interface CardHandle {
+  finish: () => boolean
+  take: (number?: number) => void
+  choose: (step: number) => void
+  missingCode: () => void
+  copySource: () => void
+  undo: () => void
+  redo: () => void
+  write: (value: string, origin: Origin) => void
+  insert: (text: string) => void
+  selected: () => { text: string; side: 'source' | 'target' }
+  focus: () => void
+}
 
-interface Props { segment: Segment; store: Store; project: Project; cutting: boolean; onCut: (at: number | null) => void; onFinish: () => void; onSay: (text: string) => void; ref: Ref<CardHandle> }
+interface Props {
+  segment: Segment
+  store: Store
+  project: Project
+  cutting: boolean
+  onCut: (at: number | null) => void
+  onFinish: () => void
+  onSay: (text: string) => void
+  ref: Ref<CardHandle>
+}
 
 export function Card({ segment, store, project, cutting, onCut, onFinish, onSay, ref }: Props) {
   const { t } = useTranslation()
@@ -32,87 +67,191 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
   const status = useSyncExternalStore(store.outbox.subscribe, store.outbox.snapshot)
   const pending = store.outbox.pending(segment.id)
 
-  const changed = useCallback((value: string) => {
-    if (!taking.current) {
-      const kind = origin.current.kind
-      origin.current = kind === 'memory' || kind === 'machine' ? { ...origin.current, touched: true } : { kind: 'typed' }
-    }
-    store.draft(segment.id, value, origin.current)
-  }, [segment.id, store])
-
-  const put = useCallback((value: string, from: Origin) => {
-    origin.current = from
-    taking.current = true
-    target.current?.replace(value)
-    taking.current = false
-    store.draft(segment.id, value, from)
-  }, [segment.id, store])
-
-  const take = useCallback((number?: number) => {
-    const proposal = proposals[number === undefined ? Math.min(chosen, proposals.length - 1) : number - 1]
-    if (proposal) put(proposal.target, proposal.kind === 'file' || proposal.kind === 'earlier' ? { kind: proposal.kind, score: proposal.score } : { kind: 'memory', score: proposal.score, memory: proposal.memory, unit: proposal.unit })
-  }, [chosen, proposals, put])
-
-  useImperativeHandle(ref, () => ({
-    take, write: put, insert: (text) => target.current?.insert(text), selected: () => chosenText(target.current?.selected() ?? ''), focus: () => target.current?.focus(), undo: () => target.current?.undo(), redo: () => target.current?.redo(),
-    choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
-    missingCode: () => target.current?.insertMissing(),
-    copySource: () => put(segment.source, { kind: 'source' }),
-    finish: () => {
-      const value = target.current?.value() ?? segment.target
-      if (!value.trim()) { onSay(t('translate.empty_target')); return false }
-      const lost = missingCodes(segment.source, value)
-      if (lost.length) onSay(t('translate.lost', { codes: lost.join(' ') }))
-      store.confirm(segment.id, value, origin.current)
-      return true
+  const changed = useCallback(
+    (value: string) => {
+      if (!taking.current) {
+        const kind = origin.current.kind
+        origin.current =
+          kind === 'memory' || kind === 'machine' ? { ...origin.current, touched: true } : { kind: 'typed' }
+      }
+      store.draft(segment.id, value, origin.current)
     },
-  }), [onSay, proposals.length, put, segment.id, segment.source, segment.target, store, t, take])
+    [segment.id, store],
+  )
+
+  const put = useCallback(
+    (value: string, from: Origin) => {
+      origin.current = from
+      taking.current = true
+      target.current?.replace(value)
+      taking.current = false
+      store.draft(segment.id, value, from)
+    },
+    [segment.id, store],
+  )
+
+  const take = useCallback(
+    (number?: number) => {
+      const proposal = proposals[number === undefined ? Math.min(chosen, proposals.length - 1) : number - 1]
+      if (proposal)
+        put(
+          proposal.target,
+          proposal.kind === 'file' || proposal.kind === 'earlier'
+            ? { kind: proposal.kind, score: proposal.score }
+            : { kind: 'memory', score: proposal.score, memory: proposal.memory, unit: proposal.unit },
+        )
+    },
+    [chosen, proposals, put],
+  )
+
+  useImperativeHandle(
+    ref,
+    () => ({
+      take,
+      write: put,
+      insert: (text) => target.current?.insert(text),
+      selected: () => chosenText(target.current?.selected() ?? ''),
+      focus: () => target.current?.focus(),
+      undo: () => target.current?.undo(),
+      redo: () => target.current?.redo(),
+      choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
+      missingCode: () => target.current?.insertMissing(),
+      copySource: () => put(segment.source, { kind: 'source' }),
+      finish: () => {
+        const value = target.current?.value() ?? segment.target
+        if (!value.trim()) {
+          onSay(t('translate.empty_target'))
+          return false
+        }
+        const lost = missingCodes(segment.source, value)
+        if (lost.length) onSay(t('translate.lost', { codes: lost.join(' ') }))
+        store.confirm(segment.id, value, origin.current)
+        return true
+      },
+    }),
+    [onSay, proposals.length, put, segment.id, segment.source, segment.target, store, t, take],
+  )
 
   // The caret goes where the work is, without moving the text.
-  useEffect(() => { target.current?.focus() }, [])
+  useEffect(() => {
+    target.current?.focus()
+  }, [])
 
   const lost = missingCodes(segment.source, segment.target)
-  const lengths = { source: plain(segment.source, segment.codes).length, target: plain(segment.target, segment.codes).length }
+  const lengths = {
+    source: plain(segment.source, segment.codes).length,
+    target: plain(segment.target, segment.codes).length,
+  }
   return (
-    <div className={`card block-${segment.block}`} aria-label={t('translate.segment', { number: segment.position })} role="group">
+    <div
+      className={`card block-${segment.block}`}
+      aria-label={t('translate.segment', { number: segment.position })}
+      role="group"
+    >
       <div className="inner">
-        <div className="gutter" style={{ paddingRight: 11 }}><span>{segment.position}</span><Moon state={segment.state} /></div>
+        <div className="gutter" style={{ paddingRight: 11 }}>
+          <span>{segment.position}</span>
+          <Moon state={segment.state} />
+        </div>
         <div>
           <Where segment={segment} />
-          <div className="source" lang={project.source_lang ?? undefined} dir={direction(project.source_lang)}><Written value={segment.source} codes={segment.codes} /></div>
+          <div
+            className="source"
+            lang={project.source_lang ?? undefined}
+            dir={direction(project.source_lang)}
+          >
+            <Written value={segment.source} codes={segment.codes} />
+          </div>
           {segment.note && <p className="note small quiet">{segment.note}</p>}
-          {cutting && <CutLine segment={segment} lang={project.source_lang} onCut={onCut} onClose={() => { onCut(null); target.current?.focus() }} />}
+          {cutting && (
+            <CutLine
+              segment={segment}
+              lang={project.source_lang}
+              onCut={onCut}
+              onClose={() => {
+                onCut(null)
+                target.current?.focus()
+              }}
+            />
+          )}
           <div className="editor">
-            <TargetEditor ref={target} value={segment.target} source={segment.source} codes={segment.codes} label={t('translate.target', { number: segment.position })} empty={t('translate.empty')} dir={direction(project.target_lang)} lang={project.target_lang ?? ''} onChange={changed} />
+            <TargetEditor
+              ref={target}
+              value={segment.target}
+              source={segment.source}
+              codes={segment.codes}
+              label={t('translate.target', { number: segment.position })}
+              empty={t('translate.empty')}
+              dir={direction(project.target_lang)}
+              lang={project.target_lang ?? ''}
+              onChange={changed}
+            />
           </div>
         </div>
       </div>
       <div className="foot">
         <span>{[originText(segment, t), segment.target && keptText()].filter(Boolean).join(' · ')}</span>
-        {segment.target && <span className="tab">{segment.limit ? t('translate.limit', { target: lengths.target, limit: segment.limit }) : t('translate.length', lengths)}</span>}
-        {segment.target && lost.length > 0 && <span className={segment.state === 'draft' ? '' : 'lost'}>{t(segment.state === 'draft' ? 'translate.codesToCome' : 'translate.lostCodes')} <Written value={lost.join('')} codes={segment.codes} /> {segment.state === 'draft' && <Key keys={KEYS.missingCode} />}</span>}
+        {segment.target && (
+          <span className="tab">
+            {segment.limit
+              ? t('translate.limit', { target: lengths.target, limit: segment.limit })
+              : t('translate.length', lengths)}
+          </span>
+        )}
+        {segment.target && lost.length > 0 && (
+          <span className={segment.state === 'draft' ? '' : 'lost'}>
+            {t(segment.state === 'draft' ? 'translate.codesToCome' : 'translate.lostCodes')}{' '}
+            <Written value={lost.join('')} codes={segment.codes} />{' '}
+            {segment.state === 'draft' && <Key keys={KEYS.missingCode} />}
+          </span>
+        )}
         {segment.marked && <span>{t('translate.cameBack')}</span>}
         {segment.exempt && <span>{t('translate.apart')}</span>}
         <span className="push" />
-        <button type="button" onClick={onFinish}>{t('translate.finish')} <Key keys={KEYS.finish} /></button>
+        <button type="button" onClick={onFinish}>
+          {t('translate.finish')} <Key keys={KEYS.finish} />
+        </button>
       </div>
       {proposals.length ? (
         <ol className="proposals" aria-label={t('translate.proposals')}>
           {proposals.map((proposal, index) => (
-            <li key={proposal.id} className={index === chosen ? 'chosen' : ''} onMouseDown={(event) => event.preventDefault()} onClick={() => { setChosen(index); take(index + 1) }}>
-              <span className="key"><button type="button" tabIndex={-1} aria-label={t('translate.take', { number: index + 1 })} title={shown(proposalKey(index + 1))}><kbd>{index + 1}</kbd></button></span>
+            <li
+              key={proposal.id}
+              className={index === chosen ? 'chosen' : ''}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => {
+                setChosen(index)
+                take(index + 1)
+              }}
+            >
+              <span className="key">
+                <button
+                  type="button"
+                  tabIndex={-1}
+                  aria-label={t('translate.take', { number: index + 1 })}
+                  title={shown(proposalKey(index + 1))}
+                >
+                  <kbd>{index + 1}</kbd>
+                </button>
+              </span>
               <Score proposal={proposal} />
               <Offer proposal={proposal} segment={segment} project={project} />
             </li>
           ))}
         </ol>
-      ) : <div className="nothing-here">{isFetching ? t('translate.searching') : t('translate.noProposals')}</div>}
+      ) : (
+        <div className="nothing-here">
+          {isFetching ? t('translate.searching') : t('translate.noProposals')}
+        </div>
+      )}
     </div>
   )
 
   function keptText() {
     if (pending) return status.offline ? t('translate.waiting') : t('translate.sending')
-    return segment.state === 'draft' ? `${t('states.draft')} ${t('translate.kept')}` : t(`states.${segment.state}`)
+    return segment.state === 'draft'
+      ? `${t('states.draft')} ${t('translate.kept')}`
+      : t(`states.${segment.state}`)
   }
 }
 
@@ -122,24 +261,48 @@ function chosenText(inTarget: string): { text: string; side: 'source' | 'target'
   const selection = window.getSelection()
   const anchor = selection?.anchorNode
   const inSource = (anchor instanceof Element ? anchor : anchor?.parentElement)?.closest('.card .source')
-  return { text: inSource ? selection?.toString().trim() ?? '' : '', side: 'source' }
+  return { text: inSource ? (selection?.toString().trim() ?? '') : '', side: 'source' }
 }
 
 function missingCodes(source: string, target: string): string[] {
-  const have = parts(target).filter((part) => !('text' in part)).map(written)
-  return codeParts(source).map(written).filter((code) => { const at = have.indexOf(code); if (at >= 0) { have.splice(at, 1); return false } return true })
+  const have = parts(target)
+    .filter((part) => !('text' in part))
+    .map(written)
+  return codeParts(source)
+    .map(written)
+    .filter((code) => {
+      const at = have.indexOf(code)
+      if (at >= 0) {
+        have.splice(at, 1)
+        return false
+      }
+      return true
+    })
 }
 
-export function originText(segment: Segment, t: (key: string, values?: Record<string, unknown>) => string): string {
+export function originText(
+  segment: Segment,
+  t: (key: string, values?: Record<string, unknown>) => string,
+): string {
   const { kind, score, touched } = segment.origin
   if (!segment.target) return ''
   if (kind === 'memory') return t(touched ? 'translate.fromMemoryTouched' : 'translate.fromMemory', { score })
-  if (kind === 'file' || kind === 'earlier') return t(kind === 'file' ? 'translate.withFile' : 'translate.earlier')
-  return kind === 'repeated' ? t('translate.repeated') : kind === 'source' ? t('translate.copied') : kind === 'machine' ? t('translate.machine') : t('translate.typed')
+  if (kind === 'file' || kind === 'earlier')
+    return t(kind === 'file' ? 'translate.withFile' : 'translate.earlier')
+  return kind === 'repeated'
+    ? t('translate.repeated')
+    : kind === 'source'
+      ? t('translate.copied')
+      : kind === 'machine'
+        ? t('translate.machine')
+        : t('translate.typed')
 }
 
 export function Where({ segment }: { segment: Segment }) {
-  return /table|header|foot|note|text box|alternative|title/.test(segment.path) && segment.block !== 'title' ? <div className="where">{segment.path}</div> : null
+  return /table|header|foot|note|text box|alternative|title/.test(segment.path) &&
+    segment.block !== 'title' ? (
+    <div className="where">{segment.path}</div>
+  ) : null
 }
 
 // The score, which on request says how it came about.
@@ -147,29 +310,102 @@ function Score({ proposal }: { proposal: Proposal }) {
   const { t } = useTranslation()
   const [shownNow, setShown] = useState(false)
   const raw = proposal.raw ?? proposal.score + proposal.penalties.reduce((sum, one) => sum + one.points, 0)
-  const why = proposal.penalties.length ? t('translate.why', { raw, list: proposal.penalties.map((one) => `${one.points} ${t(`translate.penalty.${one.reason}`)}`).join(', ') }) : t('translate.whyPlain', { raw })
+  const why = proposal.penalties.length
+    ? t('translate.why', {
+        raw,
+        list: proposal.penalties
+          .map((one) => `${one.points} ${t(`translate.penalty.${one.reason}`)}`)
+          .join(', '),
+      })
+    : t('translate.whyPlain', { raw })
   return (
     <span className="score">
-      <button type="button" tabIndex={-1} title={why} aria-expanded={shownNow} aria-label={t('translate.whyLabel', { score: proposal.score })} onClick={(event) => { event.stopPropagation(); setShown(!shownNow) }}><b className="tab">{proposal.score}</b></button><span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span><span className="gauge" aria-hidden><i style={{ width: `${proposal.score}%` }} /></span>
-      {shownNow && <span className="why" role="status">{why}</span>}
+      <button
+        type="button"
+        tabIndex={-1}
+        title={why}
+        aria-expanded={shownNow}
+        aria-label={t('translate.whyLabel', { score: proposal.score })}
+        onClick={(event) => {
+          event.stopPropagation()
+          setShown(!shownNow)
+        }}
+      >
+        <b className="tab">{proposal.score}</b>
+      </button>
+      <span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span>
+      <span className="gauge" aria-hidden>
+        <i style={{ width: `${proposal.score}%` }} />
+      </span>
+      {shownNow && (
+        <span className="why" role="status">
+          {why}
+        </span>
+      )}
     </span>
   )
 }
 
 function Offer({ proposal, segment, project }: { proposal: Proposal; segment: Segment; project: Project }) {
   const { t } = useTranslation()
-  const marked = proposal.differences.length ? markDifferences(plain(segment.source, segment.codes), proposal.differences) : []
-  const about = !proposal.memory ? [t(`translate.offered.${proposal.kind}`)] : [t('translate.memoryLine'), proposal.memory, [proposal.author, proposal.changed_at && fullDate(proposal.changed_at)].filter(Boolean).join(', '), proposal.client, proposal.project, proposal.subject].filter(Boolean)
+  const marked = proposal.differences.length
+    ? markDifferences(plain(segment.source, segment.codes), proposal.differences)
+    : []
+  const about = !proposal.memory
+    ? [t(`translate.offered.${proposal.kind}`)]
+    : [
+        t('translate.memoryLine'),
+        proposal.memory,
+        [proposal.author, proposal.changed_at && fullDate(proposal.changed_at)].filter(Boolean).join(', '),
+        proposal.client,
+        proposal.project,
+        proposal.subject,
+      ].filter(Boolean)
   return (
     <span>
-      <span className="text" lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}><Written value={proposal.target} codes={segment.codes} changes={proposal.changes} /></span>
-      {marked.some((one) => one.mark !== 'same') && <span className="compare" style={{ display: 'block' }}>{marked.map((one, index) => {
-        // Words that stand side by side only through a difference are kept apart.
-        const gap = index > 0 && one.mark !== 'same' && marked[index - 1].mark !== 'same' ? ' ' : ''
-        return one.mark === 'gone' ? <span key={index}>{gap}<del>{one.text}</del></span> : one.mark === 'new' ? <span key={index}>{gap}<ins>{one.text}</ins></span> : one.text
-      })}</span>}
-      {(proposal.changes ?? []).length > 0 && <span className="adapted" style={{ display: 'block' }}>{t('translate.adaptedFrom', { list: proposal.changes?.map((change) => t('translate.adaptedOne', { was: change.was, now: Array.from(plain(proposal.target, segment.codes)).slice(change.from, change.to).join('') })).join(', ') })}</span>}
-      <span className="about-unit" style={{ display: 'block' }}>{about.join(' · ')}</span>
+      <span className="text" lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}>
+        <Written value={proposal.target} codes={segment.codes} changes={proposal.changes} />
+      </span>
+      {marked.some((one) => one.mark !== 'same') && (
+        <span className="compare" style={{ display: 'block' }}>
+          {marked.map((one, index) => {
+            // Words that stand side by side only through a difference are kept apart.
+            const gap = index > 0 && one.mark !== 'same' && marked[index - 1].mark !== 'same' ? ' ' : ''
+            return one.mark === 'gone' ? (
+              <span key={index}>
+                {gap}
+                <del>{one.text}</del>
+              </span>
+            ) : one.mark === 'new' ? (
+              <span key={index}>
+                {gap}
+                <ins>{one.text}</ins>
+              </span>
+            ) : (
+              one.text
+            )
+          })}
+        </span>
+      )}
+      {(proposal.changes ?? []).length > 0 && (
+        <span className="adapted" style={{ display: 'block' }}>
+          {t('translate.adaptedFrom', {
+            list: proposal.changes
+              ?.map((change) =>
+                t('translate.adaptedOne', {
+                  was: change.was,
+                  now: Array.from(plain(proposal.target, segment.codes))
+                    .slice(change.from, change.to)
+                    .join(''),
+                }),
+              )
+              .join(', '),
+          })}
+        </span>
+      )}
+      <span className="about-unit" style={{ display: 'block' }}>
+        {about.join(' · ')}
+      </span>
     </span>
   )
 }

@@ -2,7 +2,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { App } from 'antd'
-import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
+import {
+  memo,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react'
 import { useTranslation } from 'react-i18next'
 import { useLocation, useNavigate, useParams } from 'react-router'
 import { api } from '../shared/api'
@@ -30,12 +39,37 @@ export function Translate() {
   const id = Number(useParams().id)
   const cache = useQueryClient()
   // Rules or a new version have cut the text anew.
-  useProjectNews(id, (news) => { if (news.event === 'recut') { void cache.invalidateQueries({ queryKey: ['segments', id] }); void cache.invalidateQueries({ queryKey: ['page'] }) } })
+  useProjectNews(id, (news) => {
+    if (news.event === 'recut') {
+      void cache.invalidateQueries({ queryKey: ['segments', id] })
+      void cache.invalidateQueries({ queryKey: ['page'] })
+    }
+  })
   const project = useQuery({ queryKey: ['project', id], queryFn: () => api.get<Project>(`/projects/${id}`) })
-  const listing = useQuery({ queryKey: ['segments', id], queryFn: () => api.get<Listing>(`/projects/${id}/segments`), staleTime: Infinity, gcTime: 0, refetchOnReconnect: false })
+  const listing = useQuery({
+    queryKey: ['segments', id],
+    queryFn: () => api.get<Listing>(`/projects/${id}/segments`),
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnReconnect: false,
+  })
   const error = project.error ?? listing.error
   if (project.data && listing.data) return <Text key={id} project={project.data} listing={listing.data} />
-  return <Frame project={project.data}>{error ? <Failure error={error} again={() => { void project.refetch(); void listing.refetch() }} /> : <Waiting />}</Frame>
+  return (
+    <Frame project={project.data}>
+      {error ? (
+        <Failure
+          error={error}
+          again={() => {
+            void project.refetch()
+            void listing.refetch()
+          }}
+        />
+      ) : (
+        <Waiting />
+      )}
+    </Frame>
+  )
 }
 
 function Text({ project, listing }: { project: Project; listing: Listing }) {
@@ -46,27 +80,85 @@ function Text({ project, listing }: { project: Project; listing: Listing }) {
   const go = useNavigate()
   const hash = useLocation().hash
   const [said, setSaid] = useState('')
-  const say = useCallback((text: string) => { setSaid(text) }, [])
+  const say = useCallback((text: string) => {
+    setSaid(text)
+  }, [])
   const [store, setStore] = useState<Store | null>(null)
   useEffect(() => {
-    const made = new Store(project.id, listing.segments.map((segment) => ({ ...segment })),
-      (segment, text) => void message.error(segment ? t('translate.refused', { number: made.byId.get(segment)?.position ?? '', message: text }) : text, 8),
+    const made = new Store(
+      project.id,
+      listing.segments.map((segment) => ({ ...segment })),
+      (segment, text) =>
+        void message.error(
+          segment
+            ? t('translate.refused', { number: made.byId.get(segment)?.position ?? '', message: text })
+            : text,
+          8,
+        ),
       (segment, filled, others) => {
-        const say = (text: string, action: string, done: () => void) => void message.open({ key: 'repeats', type: 'info', icon: <span />, duration: 12, content: <>{text} <button type="button" className="link" onClick={() => { message.destroy('repeats'); done() }}>{action}</button></> })
-        const send = (work: Promise<{ segments: Segment[] }>, after?: (count: number) => void) => void work.then((answer) => { made.take(answer.segments); after?.(answer.segments.length) }).catch((error: Error) => message.error(error.message))
+        const say = (text: string, action: string, done: () => void) =>
+          void message.open({
+            key: 'repeats',
+            type: 'info',
+            icon: <span />,
+            duration: 12,
+            content: (
+              <>
+                {text}{' '}
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => {
+                    message.destroy('repeats')
+                    done()
+                  }}
+                >
+                  {action}
+                </button>
+              </>
+            ),
+          })
+        const send = (work: Promise<{ segments: Segment[] }>, after?: (count: number) => void) =>
+          void work
+            .then((answer) => {
+              made.take(answer.segments)
+              after?.(answer.segments.length)
+            })
+            .catch((error: Error) => message.error(error.message))
         const back = () => send(api.delete(`/segments/${segment}/repeats`))
-        if (others) say(t('translate.others', { count: others }), t('translate.follow'), () => send(api.post(`/segments/${segment}/repeats`), (count) => say(t('translate.followed', { count }), t('translate.undo'), back)))
+        if (others)
+          say(t('translate.others', { count: others }), t('translate.follow'), () =>
+            send(api.post(`/segments/${segment}/repeats`), (count) =>
+              say(t('translate.followed', { count }), t('translate.undo'), back),
+            ),
+          )
         else say(t('translate.filledUndo', { count: filled }), t('translate.undo'), back)
-      })
+      },
+    )
     setStore(made)
     return () => made.outbox.dispose()
   }, [listing, message, project.id, t])
-  useEffect(() => { if (said) { const timer = window.setTimeout(() => setSaid(''), 4000); return () => window.clearTimeout(timer) } }, [said])
+  useEffect(() => {
+    if (said) {
+      const timer = window.setTimeout(() => setSaid(''), 4000)
+      return () => window.clearTimeout(timer)
+    }
+  }, [said])
   if (!store) return <Frame project={project}>{null}</Frame>
   return <Reading {...{ project, listing, store, mode, said, say, cache, hash, go }} />
 }
 
-interface ReadingProps { project: Project; listing: Listing; store: Store; mode: string; said: string; say: (text: string) => void; cache: ReturnType<typeof useQueryClient>; hash: string; go: ReturnType<typeof useNavigate> }
+interface ReadingProps {
+  project: Project
+  listing: Listing
+  store: Store
+  mode: string
+  said: string
+  say: (text: string) => void
+  cache: ReturnType<typeof useQueryClient>
+  hash: string
+  go: ReturnType<typeof useNavigate>
+}
 
 function Reading({ project, listing, store, mode, said, say, cache, hash, go }: ReadingProps) {
   const { t } = useTranslation()
@@ -76,42 +168,87 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
   const [filter, setFilter] = useState('everything')
   const [file, setFile] = useState('all')
   const [cutting, setCutting] = useState(false)
-  const [wanted, setWanted] = useState<{ text: string; side: 'source' | 'target'; turn: number }>({ text: '', side: 'source', turn: 0 })
+  const [wanted, setWanted] = useState<{ text: string; side: 'source' | 'target'; turn: number }>({
+    text: '',
+    side: 'source',
+    turn: 0,
+  })
   const { user } = useSettings()
   const floor = Number(user.preferences.floor ?? 50)
-  const prefer = (preferences: Record<string, unknown>) => void api.patch('/settings', { preferences }).then(() => Promise.all([cache.invalidateQueries({ queryKey: ['me'] }), cache.invalidateQueries({ queryKey: ['proposals'] })])).catch((error: Error) => message.error(error.message))
+  const prefer = (preferences: Record<string, unknown>) =>
+    void api
+      .patch('/settings', { preferences })
+      .then(() =>
+        Promise.all([
+          cache.invalidateQueries({ queryKey: ['me'] }),
+          cache.invalidateQueries({ queryKey: ['proposals'] }),
+        ]),
+      )
+      .catch((error: Error) => message.error(error.message))
   const { message } = App.useApp()
   const [folded, setFolded] = useState(() => localStorage.getItem('glossema.folded') === '1')
   const card = useRef<CardHandle>(null)
   const scroll = useRef<HTMLDivElement>(null)
   // Where on the screen the top of the segment that is opened should come to stand.
   const anchor = useRef<number | null>(null)
-  useEffect(() => { localStorage.setItem('glossema.folded', folded ? '1' : '0') }, [folded])
+  useEffect(() => {
+    localStorage.setItem('glossema.folded', folded ? '1' : '0')
+  }, [folded])
 
   // Which segments are shown is decided when the filter is set, so that a row does not vanish under the hand.
-  const order = useMemo(() => store.segments.filter((segment) => (file === 'all' || segment.document_id === Number(file)) && (filter === 'everything' || (filter === 'unfinished' ? isUnfinished(segment) : segment.marked))).map((segment) => segment.id), [store, filter, file])
+  const order = useMemo(
+    () =>
+      store.segments
+        .filter(
+          (segment) =>
+            (file === 'all' || segment.document_id === Number(file)) &&
+            (filter === 'everything' || (filter === 'unfinished' ? isUnfinished(segment) : segment.marked)),
+        )
+        .map((segment) => segment.id),
+    [store, filter, file],
+  )
   const segments = useMemo(() => order.map((one) => store.byId.get(one)!), [order, store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
   const openAt = open === null ? -1 : order.indexOf(open)
-  const openSegment = open === null ? null : store.byId.get(open) ?? null
+  const openSegment = open === null ? null : (store.byId.get(open) ?? null)
 
   const rows = useVirtualizer({
-    count: order.length, getScrollElement: () => scroll.current, overscan: 8, getItemKey: (index) => order[index],
-    estimateSize: (index) => { const segment = segments[index]; return 18 + 25 * (Math.ceil(segment.source.length / 92) + (segment.target ? Math.ceil(segment.target.length / 88) : 0)) },
+    count: order.length,
+    getScrollElement: () => scroll.current,
+    overscan: 8,
+    getItemKey: (index) => order[index],
+    estimateSize: (index) => {
+      const segment = segments[index]
+      return (
+        18 +
+        25 *
+          (Math.ceil(segment.source.length / 92) +
+            (segment.target ? Math.ceil(segment.target.length / 88) : 0))
+      )
+    },
   })
   const items = rows.getVirtualItems()
 
-  const openSegmentAt = useCallback((index: number, top?: number) => {
-    if (index < 0 || index >= order.length) return
-    const element = scroll.current
-    const row = element?.querySelector<HTMLElement>(`[data-index="${index}"]`)
-    const current = element?.querySelector<HTMLElement>('.card')
-    const frame = element?.getBoundingClientRect()
-    anchor.current = top ?? (current && frame ? Math.min(Math.max(current.getBoundingClientRect().top - frame.top, 40), frame.height * 0.45) : row && frame ? row.getBoundingClientRect().top - frame.top : 120)
-    if (!row) rows.scrollToIndex(index, { align: 'start' })
-    setOpen(order[index])
-    setCutting(false)
-    window.history.replaceState(null, '', `#${order[index]}`)
-  }, [order, rows])
+  const openSegmentAt = useCallback(
+    (index: number, top?: number) => {
+      if (index < 0 || index >= order.length) return
+      const element = scroll.current
+      const row = element?.querySelector<HTMLElement>(`[data-index="${index}"]`)
+      const current = element?.querySelector<HTMLElement>('.card')
+      const frame = element?.getBoundingClientRect()
+      anchor.current =
+        top ??
+        (current && frame
+          ? Math.min(Math.max(current.getBoundingClientRect().top - frame.top, 40), frame.height * 0.45)
+          : row && frame
+            ? row.getBoundingClientRect().top - frame.top
+            : 120)
+      if (!row) rows.scrollToIndex(index, { align: 'start' })
+      setOpen(order[index])
+      setCutting(false)
+      window.history.replaceState(null, '', `#${order[index]}`)
+    },
+    [order, rows],
+  )
 
   // The column never jumps: until things have settled, or a hand scrolls, the card's top is kept where it was meant to be.
   useLayoutEffect(() => {
@@ -130,17 +267,25 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     keep()
     element.addEventListener('wheel', stop, { passive: true })
     element.addEventListener('pointerdown', stop)
-    return () => { stop(); element.removeEventListener('wheel', stop); element.removeEventListener('pointerdown', stop) }
+    return () => {
+      stop()
+      element.removeEventListener('wheel', stop)
+      element.removeEventListener('pointerdown', stop)
+    }
   }, [openAt, open])
 
   useEffect(() => {
     const wanted = Number(hash.slice(1)) || project.last_segment_id
-    const index = wanted ? order.indexOf(wanted) : order.findIndex((one) => isUnfinished(store.byId.get(one)!))
+    const index = wanted
+      ? order.indexOf(wanted)
+      : order.findIndex((one) => isUnfinished(store.byId.get(one)!))
     openSegmentAt(Math.max(index, 0), 150)
     // Only when the text is opened, or a link leads to another segment of it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [store, hash])
-  useEffect(() => { void api.patch(`/projects/${project.id}`, { opened: true }) }, [project.id])
+  useEffect(() => {
+    void api.patch(`/projects/${project.id}`, { opened: true })
+  }, [project.id])
 
   // Proposals for what comes next are there before it is opened.
   useEffect(() => {
@@ -163,82 +308,232 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
   }, [openAt, order, openSegmentAt, say, store, t])
 
   // A text cut otherwise comes anew from the server; what is typed is there before.
-  const recut = useCallback(async (work: () => Promise<{ open: number | null; after?: string }>) => {
-    setCutting(false)
-    try {
-      await store.outbox.emptied()
-      const answer = await work()
-      await Promise.all([cache.invalidateQueries({ queryKey: ['segments', project.id] }), cache.invalidateQueries({ queryKey: ['page'] })])
-      if (answer.open) void go(`#${answer.open}`, { replace: true })
-      return answer
-    } catch (error) { void message.error(error instanceof Error && error.message !== 'offline' ? error.message : t('app.offline')) }
-  }, [cache, go, message, project.id, store, t])
-  const split = useCallback((at: number) => { if (open !== null) void recut(() => api.post(`/segments/${open}/cut`, { at })) }, [open, recut])
-  const never = useCallback((text: string) => { message.destroy('never'); void api.post(`/projects/${project.id}/exceptions`, { text }).then(() => say(t('cut.neverKept', { text }))).catch((error: Error) => message.error(error.message)) }, [message, project.id, say, t])
+  const recut = useCallback(
+    async (work: () => Promise<{ open: number | null; after?: string }>) => {
+      setCutting(false)
+      try {
+        await store.outbox.emptied()
+        const answer = await work()
+        await Promise.all([
+          cache.invalidateQueries({ queryKey: ['segments', project.id] }),
+          cache.invalidateQueries({ queryKey: ['page'] }),
+        ])
+        if (answer.open) void go(`#${answer.open}`, { replace: true })
+        return answer
+      } catch (error) {
+        void message.error(
+          error instanceof Error && error.message !== 'offline' ? error.message : t('app.offline'),
+        )
+      }
+    },
+    [cache, go, message, project.id, store, t],
+  )
+  const split = useCallback(
+    (at: number) => {
+      if (open !== null) void recut(() => api.post(`/segments/${open}/cut`, { at }))
+    },
+    [open, recut],
+  )
+  const never = useCallback(
+    (text: string) => {
+      message.destroy('never')
+      void api
+        .post(`/projects/${project.id}/exceptions`, { text })
+        .then(() => say(t('cut.neverKept', { text })))
+        .catch((error: Error) => message.error(error.message))
+    },
+    [message, project.id, say, t],
+  )
   const join = useCallback(() => {
     if (open === null) return
     void recut(() => api.delete(`/segments/${open}/cut`)).then((answer) => {
       if (!answer?.after) return
       const text = answer.after
-      void message.open({ key: 'never', type: 'info', icon: <span />, duration: 12, content: <>{t('cut.joined')} <button type="button" className="link" onClick={() => never(text)}>{t('cut.never', { text })}</button></> })
+      void message.open({
+        key: 'never',
+        type: 'info',
+        icon: <span />,
+        duration: 12,
+        content: (
+          <>
+            {t('cut.joined')}{' '}
+            <button type="button" className="link" onClick={() => never(text)}>
+              {t('cut.never', { text })}
+            </button>
+          </>
+        ),
+      })
     })
   }, [message, never, open, recut, t])
 
-  const lookUp = useCallback(() => { const chosen = card.current?.selected() ?? { text: '', side: 'source' as const }; setFolded(false); setWanted((now) => ({ ...chosen, turn: now.turn + 1 })) }, [])
+  const lookUp = useCallback(() => {
+    const chosen = card.current?.selected() ?? { text: '', side: 'source' as const }
+    setFolded(false)
+    setWanted((now) => ({ ...chosen, turn: now.turn + 1 }))
+  }, [])
   const insert = useCallback((text: string) => card.current?.insert(text), [])
   const apart = useCallback(() => {
     const segment = open === null ? undefined : store.byId.get(open)
-    if (segment) void store.outbox.emptied().then(() => api.patch<{ segment: Segment }>(`/segments/${segment.id}`, { exempt: !segment.exempt })).then((answer) => { store.take([answer.segment]); say(t(answer.segment.exempt ? 'translate.apartOn' : 'translate.apartOff')) }).catch((error: Error) => message.error(error.message))
+    if (segment)
+      void store.outbox
+        .emptied()
+        .then(() => api.patch<{ segment: Segment }>(`/segments/${segment.id}`, { exempt: !segment.exempt }))
+        .then((answer) => {
+          store.take([answer.segment])
+          say(t(answer.segment.exempt ? 'translate.apartOn' : 'translate.apartOff'))
+        })
+        .catch((error: Error) => message.error(error.message))
   }, [message, open, say, store, t])
-  const finish = useCallback(() => { if (card.current?.finish()) nextUnfinished() }, [nextUnfinished])
-  const close = useCallback(() => { setOpen(null); scroll.current?.focus() }, [])
+  const finish = useCallback(() => {
+    if (card.current?.finish()) nextUnfinished()
+  }, [nextUnfinished])
+  const close = useCallback(() => {
+    setOpen(null)
+    scroll.current?.focus()
+  }, [])
 
-  const actions = useMemo<Partial<Record<Command, () => void>>>(() => ({
-    finish, close, nextUnfinished,
-    nextSegment: () => openSegmentAt(openAt + 1), previousSegment: () => openSegmentAt(openAt - 1),
-    nextProposal: () => card.current?.choose(1), previousProposal: () => card.current?.choose(-1), takeProposal: () => card.current?.take(),
-    missingCode: () => card.current?.missingCode(), copySource: () => card.current?.copySource(), comeBack: () => { if (open !== null) store.mark(open) }, split: () => setCutting((now) => !now && open !== null), join, lookUp, apart,
-    companion: () => setFolded((now) => !now), undo: () => card.current?.undo(), redo: () => card.current?.redo(),
-  }), [finish, close, nextUnfinished, openSegmentAt, openAt, open, store, join, lookUp, apart])
+  const actions = useMemo<Partial<Record<Command, () => void>>>(
+    () => ({
+      finish,
+      close,
+      nextUnfinished,
+      nextSegment: () => openSegmentAt(openAt + 1),
+      previousSegment: () => openSegmentAt(openAt - 1),
+      nextProposal: () => card.current?.choose(1),
+      previousProposal: () => card.current?.choose(-1),
+      takeProposal: () => card.current?.take(),
+      missingCode: () => card.current?.missingCode(),
+      copySource: () => card.current?.copySource(),
+      comeBack: () => {
+        if (open !== null) store.mark(open)
+      },
+      split: () => setCutting((now) => !now && open !== null),
+      join,
+      lookUp,
+      apart,
+      companion: () => setFolded((now) => !now),
+      undo: () => card.current?.undo(),
+      redo: () => card.current?.redo(),
+    }),
+    [finish, close, nextUnfinished, openSegmentAt, openAt, open, store, join, lookUp, apart],
+  )
   useEffect(() => commands.offer(actions), [actions])
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])')) return
-      const command = (Object.keys(actions) as Command[]).find((name) => name !== 'undo' && name !== 'redo' && matches(event, KEYS[name]))
-      if (command) { event.preventDefault(); return actions[command]?.() }
-      for (let digit = 1; digit <= 9; digit += 1) if (matches(event, proposalKey(digit))) { event.preventDefault(); return card.current?.take(digit) }
+      const command = (Object.keys(actions) as Command[]).find(
+        (name) => name !== 'undo' && name !== 'redo' && matches(event, KEYS[name]),
+      )
+      if (command) {
+        event.preventDefault()
+        return actions[command]?.()
+      }
+      for (let digit = 1; digit <= 9; digit += 1)
+        if (matches(event, proposalKey(digit))) {
+          event.preventDefault()
+          return card.current?.take(digit)
+        }
     }
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
   }, [actions])
 
   const done = useMemo(() => store.done(), [store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
-  const current = openSegment?.document_id ?? segments[items[0]?.index ?? 0]?.document_id ?? listing.documents[0]?.id
+  const current =
+    openSegment?.document_id ?? segments[items[0]?.index ?? 0]?.document_id ?? listing.documents[0]?.id
   const rowOpen = useCallback((index: number) => openSegmentAt(index), [openSegmentAt])
   const openFromMap = useCallback((index: number) => openSegmentAt(index, 150), [openSegmentAt])
-  const openFromPage = useCallback((segment: number) => {
-    const index = order.indexOf(segment)
-    if (index >= 0) return openSegmentAt(index, 150)
-    setFilter('everything')
-    setFile('all')
-    void go(`#${segment}`)
-  }, [go, openSegmentAt, order])
+  const openFromPage = useCallback(
+    (segment: number) => {
+      const index = order.indexOf(segment)
+      if (index >= 0) return openSegmentAt(index, 150)
+      setFilter('everything')
+      setFile('all')
+      void go(`#${segment}`)
+    },
+    [go, openSegmentAt, order],
+  )
   const restore = useCallback((version: Version) => card.current?.write(version.target, version.origin), [])
   const fold = useCallback(() => setFolded(true), [])
   return (
     <Frame project={project} words={{ done: done.words, total: done.total }}>
       <div className={`translate${folded ? ' folded' : ''}`}>
-        <Strip segments={segments} revision={revision} from={items[0]?.index ?? 0} to={items[items.length - 1]?.index ?? 0} open={openAt} mode={mode} onGo={openFromMap} />
+        <Strip
+          segments={segments}
+          revision={revision}
+          from={items[0]?.index ?? 0}
+          to={items[items.length - 1]?.index ?? 0}
+          open={openAt}
+          mode={mode}
+          onGo={openFromMap}
+        />
         <section className="column" aria-label={t('stages.translate')}>
           <div className="column-head">
-            {t('translate.showing')} <MenuInPlace title={t('translate.filter')} label={t(`translate.${filter}`)} value={filter} options={['everything', 'unfinished', 'marked'].map((value) => ({ value, label: t(`translate.${value}`) }))} onChange={(value) => { setFilter(value); setOpen(null) }} />
-            {listing.documents.length > 1 && <>{t('translate.in')} <MenuInPlace title={t('translate.file')} label={file === 'all' ? t('translate.allFiles', { count: listing.documents.length }) : listing.documents.find((one) => one.id === Number(file))?.name ?? ''} value={file} options={[{ value: 'all', label: t('translate.allFiles', { count: listing.documents.length }) }, ...listing.documents.map((one) => ({ value: String(one.id), label: one.name }))]} onChange={(value) => { setFile(value); setOpen(null) }} /></>}
-            <span className="tab">· {t('translate.count', { count: order.length })} · {number(done.total - done.words)} {t('translate.wordsLeft')}</span>
+            {t('translate.showing')}{' '}
+            <MenuInPlace
+              title={t('translate.filter')}
+              label={t(`translate.${filter}`)}
+              value={filter}
+              options={['everything', 'unfinished', 'marked'].map((value) => ({
+                value,
+                label: t(`translate.${value}`),
+              }))}
+              onChange={(value) => {
+                setFilter(value)
+                setOpen(null)
+              }}
+            />
+            {listing.documents.length > 1 && (
+              <>
+                {t('translate.in')}{' '}
+                <MenuInPlace
+                  title={t('translate.file')}
+                  label={
+                    file === 'all'
+                      ? t('translate.allFiles', { count: listing.documents.length })
+                      : (listing.documents.find((one) => one.id === Number(file))?.name ?? '')
+                  }
+                  value={file}
+                  options={[
+                    { value: 'all', label: t('translate.allFiles', { count: listing.documents.length }) },
+                    ...listing.documents.map((one) => ({ value: String(one.id), label: one.name })),
+                  ]}
+                  onChange={(value) => {
+                    setFile(value)
+                    setOpen(null)
+                  }}
+                />
+              </>
+            )}
+            <span className="tab">
+              · {t('translate.count', { count: order.length })} · {number(done.total - done.words)}{' '}
+              {t('translate.wordsLeft')}
+            </span>
             <span className="push" />
-            <MenuInPlace title={t('translate.repeats')} label={t(`translate.repeatWays.${user.preferences.confirm_repeats ? 'confirm' : 'draft'}`)} value={user.preferences.confirm_repeats ? 'confirm' : 'draft'} options={['draft', 'confirm'].map((value) => ({ value, label: t(`translate.repeatWays.${value}`) }))} onChange={(value) => prefer({ confirm_repeats: value === 'confirm' })} />
-            <MenuInPlace title={t('translate.floor')} label={t('translate.floorAt', { score: floor })} value={String(floor)} options={[30, 40, 50, 60, 70, 75, 80, 85].map((score) => ({ value: String(score), label: t('translate.floorAt', { score }) }))} onChange={(value) => prefer({ floor: Number(value) })} />
-            <button type="button" onClick={nextUnfinished}>{t('translate.nextUnfinished')} <Key keys={KEYS.nextUnfinished} /></button>
+            <MenuInPlace
+              title={t('translate.repeats')}
+              label={t(`translate.repeatWays.${user.preferences.confirm_repeats ? 'confirm' : 'draft'}`)}
+              value={user.preferences.confirm_repeats ? 'confirm' : 'draft'}
+              options={['draft', 'confirm'].map((value) => ({
+                value,
+                label: t(`translate.repeatWays.${value}`),
+              }))}
+              onChange={(value) => prefer({ confirm_repeats: value === 'confirm' })}
+            />
+            <MenuInPlace
+              title={t('translate.floor')}
+              label={t('translate.floorAt', { score: floor })}
+              value={String(floor)}
+              options={[30, 40, 50, 60, 70, 75, 80, 85].map((score) => ({
+                value: String(score),
+                label: t('translate.floorAt', { score }),
+              }))}
+              onChange={(value) => prefer({ floor: Number(value) })}
+            />
+            <button type="button" onClick={nextUnfinished}>
+              {t('translate.nextUnfinished')} <Key keys={KEYS.nextUnfinished} />
+            </button>
           </div>
           {order.length ? (
             <div className="scroll" ref={scroll} tabIndex={-1}>
@@ -246,35 +541,151 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
                 {items.map((item) => {
                   const segment = segments[item.index]
                   return (
-                    <div key={item.key} className="row" role="listitem" data-index={item.index} ref={rows.measureElement} style={{ transform: `translateY(${item.start}px)` }}>
-                      {segment.id === open ? <Card key={segment.id} ref={card} segment={segment} store={store} project={project} cutting={cutting} onCut={(at) => (at === null ? setCutting(false) : split(at))} onFinish={finish} onSay={say} /> : <Pair segment={segment} project={project} index={item.index} begins={segments[item.index - 1]?.key.split(':').slice(0, -1).join() !== segment.key.split(':').slice(0, -1).join() && segment.block.startsWith('heading')} onOpen={rowOpen} />}
+                    <div
+                      key={item.key}
+                      className="row"
+                      role="listitem"
+                      data-index={item.index}
+                      ref={rows.measureElement}
+                      style={{ transform: `translateY(${item.start}px)` }}
+                    >
+                      {segment.id === open ? (
+                        <Card
+                          key={segment.id}
+                          ref={card}
+                          segment={segment}
+                          store={store}
+                          project={project}
+                          cutting={cutting}
+                          onCut={(at) => (at === null ? setCutting(false) : split(at))}
+                          onFinish={finish}
+                          onSay={say}
+                        />
+                      ) : (
+                        <Pair
+                          segment={segment}
+                          project={project}
+                          index={item.index}
+                          begins={
+                            segments[item.index - 1]?.key.split(':').slice(0, -1).join() !==
+                              segment.key.split(':').slice(0, -1).join() &&
+                            segment.block.startsWith('heading')
+                          }
+                          onOpen={rowOpen}
+                        />
+                      )}
                     </div>
                   )
                 })}
               </div>
             </div>
-          ) : <div className="notice"><button type="button" className="link" onClick={() => { setFilter('everything'); setFile('all') }}>{t('translate.none')}</button></div>}
-          {status.offline && status.waiting > 0 ? <div className="waiting-line" role="status">{t('translate.waiting')} ({status.waiting})</div> : said && <div className="said" role="status">{said}</div>}
-          {folded && <button type="button" className="unfold" aria-label={t('companion.unfold')} onClick={() => setFolded(false)}>←</button>}
+          ) : (
+            <div className="notice">
+              <button
+                type="button"
+                className="link"
+                onClick={() => {
+                  setFilter('everything')
+                  setFile('all')
+                }}
+              >
+                {t('translate.none')}
+              </button>
+            </div>
+          )}
+          {status.offline && status.waiting > 0 ? (
+            <div className="waiting-line" role="status">
+              {t('translate.waiting')} ({status.waiting})
+            </div>
+          ) : (
+            said && (
+              <div className="said" role="status">
+                {said}
+              </div>
+            )
+          )}
+          {folded && (
+            <button
+              type="button"
+              className="unfold"
+              aria-label={t('companion.unfold')}
+              onClick={() => setFolded(false)}
+            >
+              ←
+            </button>
+          )}
         </section>
-        {!folded && current !== undefined && <Companion project={project} wanted={wanted} onInsert={insert} store={store} revision={revision} open={openSegment} document={current} onFold={fold}
-          onOpen={openFromPage} onRestore={restore} />}
+        {!folded && current !== undefined && (
+          <Companion
+            project={project}
+            wanted={wanted}
+            onInsert={insert}
+            store={store}
+            revision={revision}
+            open={openSegment}
+            document={current}
+            onFold={fold}
+            onOpen={openFromPage}
+            onRestore={restore}
+          />
+        )}
       </div>
     </Frame>
   )
 }
 
 // A segment at rest: what is done shows its translation, the source receding; what is not shows its source.
-const Pair = memo(function Pair({ segment, project, index, begins, onOpen }: { segment: Segment; project: Project; index: number; begins: boolean; onOpen: (index: number) => void }) {
+const Pair = memo(function Pair({
+  segment,
+  project,
+  index,
+  begins,
+  onOpen,
+}: {
+  segment: Segment
+  project: Project
+  index: number
+  begins: boolean
+  onOpen: (index: number) => void
+}) {
   const { t } = useTranslation()
   const mark = segment.origin.kind === 'repeated' && segment.target ? originText(segment, t) : ''
   return (
-    <button type="button" className={`pair block-${segment.block}${begins ? ' begins' : ''}`} onClick={() => onOpen(index)}>
-      <span className="gutter"><span>{segment.position}</span><Moon state={segment.state} /></span>
+    <button
+      type="button"
+      className={`pair block-${segment.block}${begins ? ' begins' : ''}`}
+      onClick={() => onOpen(index)}
+    >
+      <span className="gutter">
+        <span>{segment.position}</span>
+        <Moon state={segment.state} />
+      </span>
       <span className="words" style={{ minWidth: 0, display: 'block' }}>
         <Where segment={segment} />
-        <span className={`source${segment.target ? ' receding' : ''}`} style={{ display: 'block' }} lang={project.source_lang ?? undefined} dir={direction(project.source_lang)}><Written value={segment.source} codes={segment.codes} /></span>
-        {segment.target && <span className="target" style={{ display: 'block' }} lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}><Written value={segment.target} codes={segment.codes} />{(mark || segment.marked) && <span className="repeat-mark"> {[mark, segment.marked ? t('translate.cameBack') : ''].filter(Boolean).join(' · ')}</span>}</span>}
+        <span
+          className={`source${segment.target ? ' receding' : ''}`}
+          style={{ display: 'block' }}
+          lang={project.source_lang ?? undefined}
+          dir={direction(project.source_lang)}
+        >
+          <Written value={segment.source} codes={segment.codes} />
+        </span>
+        {segment.target && (
+          <span
+            className="target"
+            style={{ display: 'block' }}
+            lang={project.target_lang ?? undefined}
+            dir={direction(project.target_lang)}
+          >
+            <Written value={segment.target} codes={segment.codes} />
+            {(mark || segment.marked) && (
+              <span className="repeat-mark">
+                {' '}
+                {[mark, segment.marked ? t('translate.cameBack') : ''].filter(Boolean).join(' · ')}
+              </span>
+            )}
+          </span>
+        )}
       </span>
     </button>
   )

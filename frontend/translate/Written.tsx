@@ -4,19 +4,51 @@ import { useTranslation } from 'react-i18next'
 import { parts } from '../shared/content'
 import type { Code } from '../shared/types'
 
-export function Written({ value, codes, changes = [] }: { value: string; codes: Code[]; changes?: { from: number; to: number; was?: string }[] }) {
+export function Written({
+  value,
+  codes,
+  changes = [],
+}: {
+  value: string
+  codes: Code[]
+  changes?: { from: number; to: number; was?: string }[]
+}) {
   const { t } = useTranslation()
   const list = parts(value)
-  const lengths = list.map((part) => ('text' in part ? Array.from(part.text).length : part.kind === 'alone' ? Array.from(codes.find((code) => code.id === part.id)?.equiv ?? '').length : 0))
+  const lengths = list.map((part) =>
+    'text' in part
+      ? Array.from(part.text).length
+      : part.kind === 'alone'
+        ? Array.from(codes.find((code) => code.id === part.id)?.equiv ?? '').length
+        : 0,
+  )
   const starts = lengths.map((_, index) => lengths.slice(0, index).reduce((sum, one) => sum + one, 0))
-  return <>{list.map((part, index) => {
-    if ('text' in part) return <Fragment key={index}>{marked(part.text, starts[index], changes)}</Fragment>
-    const display = codes.find((code) => code.id === part.id)?.display ?? ''
-    return <span key={index} className={`token ${part.kind}`} title={t('translate.code', { id: part.id, display })}>{part.kind === 'close' ? `/${part.id}` : part.id}<span className="hidden-text">{display}</span></span>
-  })}</>
+  return (
+    <>
+      {list.map((part, index) => {
+        if ('text' in part)
+          return <Fragment key={index}>{marked(part.text, starts[index], changes)}</Fragment>
+        const display = codes.find((code) => code.id === part.id)?.display ?? ''
+        return (
+          <span
+            key={index}
+            className={`token ${part.kind}`}
+            title={t('translate.code', { id: part.id, display })}
+          >
+            {part.kind === 'close' ? `/${part.id}` : part.id}
+            <span className="hidden-text">{display}</span>
+          </span>
+        )
+      })}
+    </>
+  )
 }
 
-function marked(text: string, start: number, changes: { from: number; to: number; was?: string }[]): ReactNode {
+function marked(
+  text: string,
+  start: number,
+  changes: { from: number; to: number; was?: string }[],
+): ReactNode {
   const inside = changes.filter((change) => change.to > start && change.from < start + text.length)
   if (!inside.length) return text
   const letters = Array.from(text)
@@ -24,7 +56,12 @@ function marked(text: string, start: number, changes: { from: number; to: number
   let at = 0
   for (const change of inside) {
     const [from, to] = [Math.max(change.from - start, at), Math.min(change.to - start, letters.length)]
-    out.push(letters.slice(at, from).join(''), <mark key={from} title={change.was}>{letters.slice(from, to).join('')}</mark>)
+    out.push(
+      letters.slice(at, from).join(''),
+      <mark key={from} title={change.was}>
+        {letters.slice(from, to).join('')}
+      </mark>,
+    )
     at = to
   }
   return [...out, letters.slice(at).join('')]

@@ -11,22 +11,43 @@ export class Store {
   private listeners = new Set<() => void>()
   private revision = 0
 
-  constructor(readonly project: number, readonly segments: Segment[], private readonly said: (id: number | null, text: string) => void, repeated: (id: number, filled: number, others: number) => void) {
+  constructor(
+    readonly project: number,
+    readonly segments: Segment[],
+    private readonly said: (id: number | null, text: string) => void,
+    repeated: (id: number, filled: number, others: number) => void,
+  ) {
     segments.forEach((segment) => this.byId.set(segment.id, segment))
-    this.outbox = new Outbox(`glossema.outbox.${project}`, (id, answer, newer) => {
-      if (!newer) this.put(id, answer.segment)
-      answer.repeats.forEach((repeat) => { if (!this.outbox.pending(repeat.id)) this.put(repeat.id, repeat) })
-      if (answer.repeats.length || answer.others) repeated(id, answer.repeats.length, answer.others)
-      this.changed()
-    }, (id, message) => this.said(id, message))
+    this.outbox = new Outbox(
+      `glossema.outbox.${project}`,
+      (id, answer, newer) => {
+        if (!newer) this.put(id, answer.segment)
+        answer.repeats.forEach((repeat) => {
+          if (!this.outbox.pending(repeat.id)) this.put(repeat.id, repeat)
+        })
+        if (answer.repeats.length || answer.others) repeated(id, answer.repeats.length, answer.others)
+        this.changed()
+      },
+      (id, message) => this.said(id, message),
+    )
     // What this browser still holds is newer than what the server gave.
     segments.forEach((segment) => {
       const entry = this.outbox.pending(segment.id)
-      if (entry) Object.assign(segment, { target: entry.target, origin: entry.origin, state: entry.confirm ? 'translated' : entry.target ? 'draft' : 'untouched' })
+      if (entry)
+        Object.assign(segment, {
+          target: entry.target,
+          origin: entry.origin,
+          state: entry.confirm ? 'translated' : entry.target ? 'draft' : 'untouched',
+        })
     })
   }
 
-  subscribe = (listener: () => void) => { this.listeners.add(listener); return () => { this.listeners.delete(listener) } }
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener)
+    return () => {
+      this.listeners.delete(listener)
+    }
+  }
   snapshot = () => this.revision
 
   draft(id: number, target: string, origin: Origin) {
@@ -54,13 +75,23 @@ export class Store {
 
   // What the server says of segments that changed there.
   take(segments: Segment[]) {
-    segments.forEach((segment) => { if (!this.outbox.pending(segment.id)) this.put(segment.id, segment) })
+    segments.forEach((segment) => {
+      if (!this.outbox.pending(segment.id)) this.put(segment.id, segment)
+    })
     this.changed()
   }
 
   done() {
-    let words = 0, total = 0, segments = 0
-    for (const segment of this.segments) { total += segment.words; if (!isUnfinished(segment)) { words += segment.words; segments += 1 } }
+    let words = 0,
+      total = 0,
+      segments = 0
+    for (const segment of this.segments) {
+      total += segment.words
+      if (!isUnfinished(segment)) {
+        words += segment.words
+        segments += 1
+      }
+    }
     return { words, total, segments }
   }
 
@@ -80,5 +111,8 @@ export class Store {
     return this.places.get(id) ?? -1
   }
 
-  private changed() { this.revision += 1; this.listeners.forEach((listener) => listener()) }
+  private changed() {
+    this.revision += 1
+    this.listeners.forEach((listener) => listener())
+  }
 }

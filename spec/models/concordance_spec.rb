@@ -2,14 +2,17 @@
 RSpec.describe Concordance do
   let(:user) { make_user }
   let(:memory) do
-    make_memory(user, {
-                  "Tighten both straps before riding." => "Stringere entrambe le cinghie prima di partire.",
-                  "The strap is tight." => "La cinghia è tesa.",
-                  "Press {1}the brake{/1} lever." => "Premere {1}la leva{/1} del freno.",
-                  "Über 30 °C" => "Oltre 30 °C",
-                  "自転車のチェーンを点検する" => "Controllare la catena della bicicletta",
-                  "A literal \\{1} brace" => "Una graffa \\{1}"
-                })
+    make_memory(
+      user,
+      {
+        "Tighten both straps before riding." => "Stringere entrambe le cinghie prima di partire.",
+        "The strap is tight." => "La cinghia è tesa.",
+        "Press {1}the brake{/1} lever." => "Premere {1}la leva{/1} del freno.",
+        "Über 30 °C" => "Oltre 30 °C",
+        "自転車のチェーンを点検する" => "Controllare la catena della bicicletta",
+        "A literal \\{1} brace" => "Una graffa \\{1}"
+      }
+    )
   end
 
   def found(text, **options)
@@ -24,14 +27,17 @@ RSpec.describe Concordance do
     ["both straps", "source", "phrase"] => [["Tighten both straps before riding.", ["both straps"]]],
     ["straps both", "source", "phrase"] => [],
     ["straps both", "source", "words"] => [["Tighten both straps before riding.", %w[both straps]]],
-    ["TIGHT", "source", "phrase"] => [["The strap is tight.", ["tight"]]],
-    ["tightness", "source", "alike"] => [["The strap is tight.", ["tight"]], ["Tighten both straps before riding.", ["Tighten"]]],
+    %w[TIGHT source phrase] => [["The strap is tight.", ["tight"]]],
+    %w[tightness source alike] => [
+      ["The strap is tight.", ["tight"]],
+      ["Tighten both straps before riding.", ["Tighten"]]
+    ],
     ["strapping riding", "source", "alike"] => [["Tighten both straps before riding.", %w[straps riding]]],
-    ["cinghia", "target", "phrase"] => [["La cinghia è tesa.", ["cinghia"]]],
+    %w[cinghia target phrase] => [["La cinghia è tesa.", ["cinghia"]]],
     ["e tesa", "target", "phrase"] => [["La cinghia è tesa.", ["è tesa"]]],
     ["the brake lever", "source", "phrase"] => [["Press the brake lever.", ["the brake lever"]]],
-    ["uber", "source", "phrase"] => [["Über 30 °C", ["Über"]]],
-    ["チェーン", "source", "phrase"] => [["自転車のチェーンを点検する", ["チェーン"]]],
+    %w[uber source phrase] => [["Über 30 °C", ["Über"]]],
+    %w[チェーン source phrase] => [["自転車のチェーンを点検する", ["チェーン"]]],
     ["literal {1}", "source", "phrase"] => [["A literal {1} brace", ["literal {1"]]],
     ["\" OR * NEAR(", "source", "phrase"] => [],
     ["   ", "source", "phrase"] => []
@@ -48,7 +54,11 @@ RSpec.describe Concordance do
     newest.update!(updated_at: 1.day.from_now)
     answer = described_class.new([many], text: "bell number").to_h
     expect([answer[:hits].size, answer[:more]]).to eq([Concordance::LIMIT, true])
-    expect(described_class.new([many], text: "number 7").to_h[:hits].first).to include(source: "Bell number 7", memory: "Many", client: "Tarnholt")
+    expect(described_class.new([many], text: "number 7").to_h[:hits].first).to include(
+      source: "Bell number 7",
+      memory: "Many",
+      client: "Tarnholt"
+    )
     expect(described_class.new([memory], text: "bell number").to_h[:hits]).to eq([])
   end
 end

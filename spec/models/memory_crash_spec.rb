@@ -10,11 +10,17 @@ RSpec.describe "A memory and its processes" do
     [out.lines.map { |line| JSON.parse(line) }, err, status.exitstatus]
   end
 
-  def environment = { "GLOSSEMA_DATA" => folder, "RAILS_ENV" => "production", "GLOSSEMA_COMMAND" => nil, "RUBYOPT" => nil }
+  def environment =
+    { "GLOSSEMA_DATA" => folder, "RAILS_ENV" => "production", "GLOSSEMA_COMMAND" => nil, "RUBYOPT" => nil }
 
   def tmx(name, count)
     path = File.join(folder, name)
-    units = Array.new(count) { |index| "<tu><tuv xml:lang=\"en\"><seg>#{name} sentence #{index} says #{index.to_s(36)}x to the #{%w[brake wheel lamp][index % 3]}.</seg></tuv><tuv xml:lang=\"it\"><seg>Frase #{index}.</seg></tuv></tu>\n" }
+    units =
+      Array.new(count) do |index|
+        "<tu><tuv xml:lang=\"en\"><seg>#{name} sentence #{index} says #{index.to_s(36)}x to the " \
+          "#{%w[brake wheel
+                lamp][index % 3]}.</seg></tuv><tuv xml:lang=\"it\"><seg>Frase #{index}.</seg></tuv></tu>\n"
+      end
     File.write(path, "<tmx version=\"1.4\"><body>\n#{units.join}</body></tmx>")
     path
   end
@@ -23,9 +29,12 @@ RSpec.describe "A memory and its processes" do
 
   it "is whole after kill -9 in the middle of an import, and takes in two files at once" do
     expect(glossema("memory", "create", "Work", "--source-lang", "en", "--target-lang", "it").last).to eq(0)
-    expect(glossema("memory", "create", "Work", "--source-lang", "en", "--target-lang", "it")[1..]).to eq(["There is a memory called “Work” already.\n", 2])
+    expect(glossema("memory", "create", "Work", "--source-lang", "en", "--target-lang", "it")[1..]).to eq(
+      ["There is a memory called “Work” already.\n", 2]
+    )
     large = tmx("large", 30_000)
-    pid = Process.spawn(environment, command, "memory", "import", "Work", large, out: File::NULL, err: File::NULL)
+    pid =
+      Process.spawn(environment, command, "memory", "import", "Work", large, out: File::NULL, err: File::NULL)
     count = -> { glossema("memory", "list").first.first["units"] }
     sleep 0.2 until count.call > 2000
     Process.kill(:KILL, pid)
@@ -33,19 +42,43 @@ RSpec.describe "A memory and its processes" do
     kept = count.call
     expect(kept).to be_between(2000, 29_999)
     # What was in is found, though its part of the index was never finished.
-    answer, = glossema("memory", "lookup", "Work", input: "large sentence 1500 says 15ox to the brakes.\nlarge sentence 29999 says x.\n")
+    answer, =
+      glossema(
+        "memory",
+        "lookup",
+        "Work",
+        input: "large sentence 1500 says 15ox to the brakes.\nlarge sentence 29999 says x.\n"
+      )
     expect(answer.first["matches"].first).to include("target" => "Frase 1500.", "kind" => "fuzzy")
 
     other = tmx("other", 3000)
-    both = [large, other].map { |path| Thread.new { glossema("memory", "import", "Work", path) } }.map(&:value)
+    both =
+      [large, other].map { |path| Thread.new { glossema("memory", "import", "Work", path) } }.map(&:value)
     expect(both.map(&:last)).to eq([0, 0])
     expect(both.map { |rows, _| rows.first["added"] }).to eq([30_000 - kept, 3000])
     expect(count.call).to eq(33_000)
-    answer, = glossema("memory", "lookup", "Work", input: "other sentence 2999 says 2bbx to the lamp.\nlarge sentence 29999 says n5bx to the lamp.\n")
-    expect(answer.map { |row| row["matches"].first.values_at("score", "target") }).to eq([[100, "Frase 2999."], [100, "Frase 29999."]])
-    File.write(File.join(folder, "a.txt"), "large sentence 7 says 7x to the wheel.\nNew words altogether here.\n")
+    answer, =
+      glossema(
+        "memory",
+        "lookup",
+        "Work",
+        input: "other sentence 2999 says 2bbx to the lamp.\nlarge sentence 29999 says n5bx to the lamp.\n"
+      )
+    expect(answer.map { |row| row["matches"].first.values_at("score", "target") }).to eq(
+      [[100, "Frase 2999."], [100, "Frase 29999."]]
+    )
+    File.write(
+      File.join(folder, "a.txt"),
+      "large sentence 7 says 7x to the wheel.\nNew words altogether here.\n"
+    )
     counted, = glossema("count", File.join(folder, "a.txt"), "--against", "Work")
-    expect(counted.first["bands"].transform_values { |band| band["segments"] }.reject { |_, segments| segments.zero? }).to eq("exact" => 1, "new" => 1)
-    expect(glossema("memory", "lookup", "Nobody")[1..]).to eq(["There is no memory called “Nobody” in #{folder}.\n", 2])
+    expect(
+      counted.first["bands"]
+        .transform_values { |band| band["segments"] }
+        .reject { |_, segments| segments.zero? }
+    ).to eq("exact" => 1, "new" => 1)
+    expect(glossema("memory", "lookup", "Nobody")[1..]).to eq(
+      ["There is no memory called “Nobody” in #{folder}.\n", 2]
+    )
   end
 end

@@ -6,7 +6,8 @@ RSpec.describe Memory do
   let(:memory) { project.attachments.find_by(learns: "confirm").memory }
   let(:segments) { project.segments.order(:position).to_a }
 
-  def confirm(segment, target, kind = "typed") = segment.reload.confirm(target, origin: { "kind" => kind }, by: user)
+  def confirm(segment, target, kind = "typed") =
+    segment.reload.confirm(target, origin: { "kind" => kind }, by: user)
 
   def neighbours(unit) = unit.reload.slice(:previous_hash, :next_hash).values
 
@@ -17,8 +18,14 @@ RSpec.describe Memory do
     expect(memory.units.count).to eq(0)
     confirm(segments[2], "Non lasciare mai un bambino da solo.")
     unit = memory.units.sole
-    expect(unit).to have_attributes(client: "Tarnholt Cargo Cycles", subject: "Bicycles", project: project.reference,
-                                    file: "manual.docx", origin: "typed", author: user.name)
+    expect(unit).to have_attributes(
+      client: "Tarnholt Cargo Cycles",
+      subject: "Bicycles",
+      project: project.reference,
+      file: "manual.docx",
+      origin: "typed",
+      author: user.name
+    )
     expect(neighbours(unit)).to eq([hash_of(segments[1]), hash_of(segments[3])])
     expect(memory.reload.used_at).to be_within(5).of(Time.current)
   end
@@ -41,21 +48,28 @@ RSpec.describe Memory do
     confirm(second, "Verificare di nuovo le cinghie.")
     expect(memory.units.count).to eq(2)
     offers = Proposals.new(second.reload, floor: 70).to_a
-    expect(offers.map { |offer| offer.values_at(:target, :kind, :score) })
-      .to eq([["Verificare di nuovo le cinghie.", "context", 100], ["Ricontrollare le cinghie.", "exact", 99]])
+    expect(offers.map { |offer| offer.values_at(:target, :kind, :score) }).to eq(
+      [["Verificare di nuovo le cinghie.", "context", 100], ["Ricontrollare le cinghie.", "exact", 99]]
+    )
     confirm(second, "Ricontrollare le cinghie.")
     expect(memory.units.pluck(:target)).to eq(["Ricontrollare le cinghie."])
   end
 
-  it "keeps the unit of those that still read as before, until they follow, and has it again when they do so no longer" do
+  it "keeps the unit of those that still read as before, until they follow, and has it again when they do " \
+    "so no longer" do
     first, second = segments.select { |segment| segment.source == "Check the straps again." }
     [first, second].each { |segment| confirm(segment, "Ricontrollare le cinghie.") }
     confirm(first, "Verificare le cinghie.")
-    expect(memory.units.order(:id).pluck(:target, :segment_id)).to eq([["Ricontrollare le cinghie.", second.id], ["Verificare le cinghie.", first.id]])
+    expect(memory.units.order(:id).pluck(:target, :segment_id)).to eq(
+      [["Ricontrollare le cinghie.", second.id], ["Verificare le cinghie.", first.id]]
+    )
     first.reload.lead(by: user)
     expect(memory.units.pluck(:target)).to eq(["Verificare le cinghie."])
     first.reload.unlead(by: user)
-    expect(memory.units.pluck(:target)).to contain_exactly("Verificare le cinghie.", "Ricontrollare le cinghie.")
+    expect(memory.units.pluck(:target)).to contain_exactly(
+      "Verificare le cinghie.",
+      "Ricontrollare le cinghie."
+    )
   end
 
   it "learns on delivery where it is set so, and nothing that was not confirmed" do
@@ -81,7 +95,9 @@ RSpec.describe Memory do
   end
 
   it "keeps what changed after an act when that act is taken back" do
-    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Ring the bell.", target: "Suonare.", attributes: {})])
+    memory.take_in(
+      [Glossema::Exchange::Tmx::Pair.new(source: "Ring the bell.", target: "Suonare.", attributes: {})]
+    )
     unit = memory.units.sole
     first = unit.edit({ "target" => "Suonare il campanello." }, by: user)
     second = unit.edit({ "target" => "Far suonare il campanello." }, by: user)
@@ -96,10 +112,19 @@ RSpec.describe Memory do
     stub_const("Glossema::Exchange::UnitReader::SLICE", 10)
     stub_const("UnitImport::TOUCH", -1)
     tmx = +""
-    pairs = Array.new(100) { |index| Glossema::Exchange::Tmx::Pair.new(source: "Sentence #{index}.", target: "Frase #{index}.", attributes: {}) }
+    pairs =
+      Array.new(100) do |index|
+        Glossema::Exchange::Tmx::Pair.new(
+          source: "Sentence #{index}.",
+          target: "Frase #{index}.",
+          attributes: {}
+        )
+      end
     Glossema::Exchange::Tmx.write(tmx, pairs, source_lang: "en-GB", target_lang: "it-IT")
     change = memory.acts.create!(kind: "import", state: "waiting")
-    UnitImport.new(change) { change.update_columns(state: "cancelled") if change.facts["read"] == 50 }.run(StringIO.new(tmx), "m.tmx")
+    UnitImport
+      .new(change) { change.update_columns(state: "cancelled") if change.facts["read"] == 50 }
+      .run(StringIO.new(tmx), "m.tmx")
     expect(change.reload.state).to eq("cancelled")
     expect(memory.units.count).to be_between(50, 70)
     UnitImport.new(change).run(StringIO.new(tmx), "m.tmx")
@@ -111,14 +136,34 @@ RSpec.describe Memory do
   end
 
   describe "import by a process of its own" do
-    let(:pairs) { Array.new(300) { |index| Glossema::Exchange::Tmx::Pair.new(source: "Sentence {1}#{index}{/1}.", target: "Frase {1}#{index}{/1}.", attributes: { "client" => "Tarnholt", "created_at" => "2026-01-02T03:04:05Z" }) } }
-    let(:tmx) { (+"").tap { |out| Glossema::Exchange::Tmx.write(out, pairs, source_lang: "en-GB", target_lang: "it-IT") }.sub("Sentence 7", "Sentence &nope; 7") }
+    let(:pairs) do
+      Array.new(300) do |index|
+        Glossema::Exchange::Tmx::Pair.new(
+          source: "Sentence {1}#{index}{/1}.",
+          target: "Frase {1}#{index}{/1}.",
+          attributes: {
+            "client" => "Tarnholt",
+            "created_at" => "2026-01-02T03:04:05Z"
+          }
+        )
+      end
+    end
+    let(:tmx) do
+      (+"")
+        .tap { |out| Glossema::Exchange::Tmx.write(out, pairs, source_lang: "en-GB", target_lang: "it-IT") }
+        .sub("Sentence 7", "Sentence &nope; 7")
+    end
 
     def import(memory, bytes, name = "m.tmx")
       Tempfile.create("units") do |file|
         file.write(bytes)
         file.flush
-        return UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(File.open(file.path, "rb"), name)
+        return (
+          UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(
+            File.open(file.path, "rb"),
+            name
+          )
+        )
       end
     end
 
@@ -131,13 +176,21 @@ RSpec.describe Memory do
       together = import(other, tmx)
       facts = %w[read added same skipped faults]
       expect(apart.slice(*facts)).to eq(together.slice(*facts))
-      kept = ->(one) { one.units.order(:source).map { |unit| unit.attributes.except("id", "memory_id", "import_id", "updated_at") } }
+      kept = ->(one) do
+        one
+          .units
+          .order(:source)
+          .map { |unit| unit.attributes.except("id", "memory_id", "import_id", "updated_at") }
+      end
       expect(kept[memory]).to eq(kept[other])
       expect(memory.units.count).to eq(300)
     end
 
     it "says what was refused, and that the process ended when it did" do
-      expect { import(memory, "<html></html>") }.to raise_error(Glossema::Refused, /not a TMX file: it begins with <html>/)
+      expect { import(memory, "<html></html>") }.to raise_error(
+        Glossema::Refused,
+        /not a TMX file: it begins with <html>/
+      )
       stub_const("UnitImport::READER", "/nowhere")
       expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/)
       expect([memory.units.count, memory.acts.pluck(:state)]).to eq([0, %w[failed failed]])
@@ -152,7 +205,13 @@ RSpec.describe Memory do
     expect(memory.units.count).to eq(1)
     memory.update!(deleted_at: 31.days.ago)
     described_class.purge_old
-    expect([described_class.exists?(memory.id), MemoryUnit.exists?(memory_id: memory.id), project.attachments.reload.pluck(:memory_id)]).to eq([false, false, []])
+    expect(
+      [
+        described_class.exists?(memory.id),
+        MemoryUnit.exists?(memory_id: memory.id),
+        project.attachments.reload.pluck(:memory_id)
+      ]
+    ).to eq([false, false, []])
   end
 
   it "made before anybody signed up belongs to whoever does so first" do

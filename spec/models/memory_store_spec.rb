@@ -1,26 +1,63 @@
-# The memory on SQLite behind the core's port: nothing an exhaustive scan finds is missed, and its index stays right.
+# The memory on SQLite behind the core's port: nothing an exhaustive scan finds is missed, and its index stays
+# right.
 RSpec.describe MemoryStore do
   let(:memory) { make_user.memories.create!(name: "m", source_lang: "en-GB", target_lang: "it-IT") }
 
   def lookup(text, memories, limit: 5)
-    query = Glossema::Matching::Query.new(content: Glossema::Content.text(text), source_lang: "en-GB", target_lang: "it-IT")
+    query =
+      Glossema::Matching::Query.new(
+        content: Glossema::Content.text(text),
+        source_lang: "en-GB",
+        target_lang: "it-IT"
+      )
     Glossema::Matching::Lookup.new(memories).matches(query, threshold: 70, limit: limit)
   end
 
   def import(memory, pairs)
     tmx = +""
-    Glossema::Exchange::Tmx.write(tmx, pairs.map { |source, target| Glossema::Exchange::Tmx::Pair.new(source: Glossema::Content.escape(source), target: Glossema::Content.escape(target), attributes: {}) }, source_lang: "en-GB", target_lang: "it-IT")
+    Glossema::Exchange::Tmx.write(
+      tmx,
+      pairs.map do |source, target|
+        Glossema::Exchange::Tmx::Pair.new(
+          source: Glossema::Content.escape(source),
+          target: Glossema::Content.escape(target),
+          attributes: {}
+        )
+      end,
+      source_lang: "en-GB",
+      target_lang: "it-IT"
+    )
     UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(StringIO.new(tmx), "m.tmx")
   end
 
-  # Stems, endings and numbers make sentences that are like one another, as those of a manual are; some stand in markup that many have.
+  # Stems, endings and numbers make sentences that are like one another, as those of a manual are; some stand
+  # in markup that many have.
   def sentence(random)
-    stems = %w[strap deck load brake wheel tyre chain rid seat batter mot lock gear pull check tight carr nev box han light bell cable lever pedal saddle]
-    text = Array.new(random.rand(1..8)) { random.rand(9).zero? ? random.rand(100).to_s : stems.sample(random: random) + ["", "s", "ed", "ing", "er"].sample(random: random) }.join(" ").capitalize.concat(".")
+    stems = %w[
+      strap deck load brake wheel tyre chain rid seat batter mot lock gear pull check tight carr nev box han
+      light bell cable lever pedal saddle
+    ]
+    text =
+      Array
+        .new(random.rand(1..8)) do
+          if random.rand(9).zero?
+            random.rand(100).to_s
+          else
+            stems.sample(random: random) + ["", "s", "ed", "ing", "er"].sample(random: random)
+          end
+        end
+        .join(" ")
+        .capitalize
+        .concat(".")
     case random.rand(20)
-    when 0 then "<link href=\"text/a#{random.rand(99)}/b#{random.rand(9999)}.htm\" name=\"#{text.split.first}\">#{text}</link>"
-    when 1 then "<img id=\"img_id3#{random.rand(999_999)}\" src=\"media/help/x#{random.rand(99)}.svg\" width=\"1cm\"/> #{text}"
-    else text
+    when 0
+      "<link href=\"text/a#{random.rand(99)}/b#{random.rand(9999)}.htm\" " \
+        "name=\"#{text.split.first}\">#{text}</link>"
+    when 1
+      "<img id=\"img_id3#{random.rand(999_999)}\" src=\"media/help/x#{random.rand(99)}.svg\" " \
+        "width=\"1cm\"/> #{text}"
+    else
+      text
     end
   end
 
@@ -31,32 +68,52 @@ RSpec.describe MemoryStore do
       import(memory, sentences.map.with_index { |text, index| [text, "t#{index}"] })
       everything = described_class.new(memory)
       def everything.candidates(*, **)
-        (@everything ||= sources("memory_id = ?", [id])).each { |unit, source| offer(unit, source, nil) { |one| yield one } }
+        (@everything ||= sources("memory_id = ?", [id])).each do |unit, source|
+          offer(unit, source, nil) { |one| yield one }
+        end
       end
       wanted = found = 0
-      sentences.sample(40, random: random).each_with_index do |text, index|
-        words = text.split
-        words[random.rand(words.size)] = sentence(random).split.first if words.size > 1
-        limit = index.even? ? 5 : 50
-        best = lookup(words.join(" "), [everything], limit: limit).map(&:score)
-        scores = lookup(words.join(" "), [described_class.new(memory)], limit: limit).map(&:score)
-        expect(scores).to eq(scores.sort.reverse)
-        wanted += best.size
-        found += best.zip(scores).count { |one, other| one == other }
-      end
+      sentences
+        .sample(40, random: random)
+        .each_with_index do |text, index|
+          words = text.split
+          words[random.rand(words.size)] = sentence(random).split.first if words.size > 1
+          limit = index.even? ? 5 : 50
+          best = lookup(words.join(" "), [everything], limit: limit).map(&:score)
+          scores = lookup(words.join(" "), [described_class.new(memory)], limit: limit).map(&:score)
+          expect(scores).to eq(scores.sort.reverse)
+          wanted += best.size
+          found += best.zip(scores).count { |one, other| one == other }
+        end
       expect(wanted).to be > 30
       expect(found).to be >= wanted * 0.995, "#{found} of #{wanted}"
     end
   end
 
   it "finds the same after its index was made anew" do
-    import(memory, Array.new(60) { |index| ["Tighten the #{%w[bolt nut screw][index % 3]} of the #{%w[deck rail wheel][index / 3 % 3]} by hand.", "t#{index}"] })
-    before = lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map { |match| [match.score, match.candidate.id] }
+    import(
+      memory,
+      Array.new(60) do |index|
+        [
+          "Tighten the #{%w[bolt nut
+                            screw][index % 3]} of the #{%w[deck rail wheel][index / 3 % 3]} by hand.",
+          "t#{index}"
+        ]
+      end
+    )
+    before =
+      lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map do |match|
+        [match.score, match.candidate.id]
+      end
     MemoryIndex.new(memory.id).clear
     memory.units.update_all(words: "")
     expect(lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)])).to eq([])
     memory.reindex
-    expect(lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map { |match| [match.score, match.candidate.id] }).to eq(before)
+    expect(
+      lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map do |match|
+        [match.score, match.candidate.id]
+      end
+    ).to eq(before)
     expect(before.size).to eq(5)
   end
 
@@ -64,7 +121,12 @@ RSpec.describe MemoryStore do
     import(memory, [["Front brake lever", "Leva"], ["Front brake lever!", "Leva!"]])
     store = described_class.new(memory)
     kept = []
-    store.candidates(Glossema::Matching::Score.units(Glossema::Content.text("Front brake lever")), content: Glossema::Content.text("Front brake lever"), floor: 50, limit: 5) do |candidate|
+    store.candidates(
+      Glossema::Matching::Score.units(Glossema::Content.text("Front brake lever")),
+      content: Glossema::Content.text("Front brake lever"),
+      floor: 50,
+      limit: 5
+    ) do |candidate|
       memory.units.where(source: "Front brake lever!").delete_all
       kept << candidate.target.text
     end
@@ -72,12 +134,31 @@ RSpec.describe MemoryStore do
   end
 
   it "adapts a match in the one term that differs, as its short units translate it" do
-    import(memory, [["Front brake", "Freno anteriore"], ["rear brake", "freno posteriore"], ["Clean the front brake every day.", "Pulire ogni giorno il freno anteriore."], ["Bell", "Il {campanello}."]])
-    adapted = lambda do |text|
-      query = Glossema::Matching::Query.new(content: Glossema::Content.text(text), source_lang: "en-GB", target_lang: "it-IT")
-      Glossema::Matching::Lookup.new([described_class.new(memory)], terms: KnownTerms.new([memory])).matches(query, threshold: 60, limit: 1).map { |match| [match.kind, match.target.text, match.score] }
-    end
-    expect(adapted["Clean the rear brake every day."]).to eq([["adapted", "Pulire ogni giorno il freno posteriore.", 84]])
+    import(
+      memory,
+      [
+        ["Front brake", "Freno anteriore"],
+        ["rear brake", "freno posteriore"],
+        ["Clean the front brake every day.", "Pulire ogni giorno il freno anteriore."],
+        ["Bell", "Il {campanello}."]
+      ]
+    )
+    adapted =
+      lambda do |text|
+        query =
+          Glossema::Matching::Query.new(
+            content: Glossema::Content.text(text),
+            source_lang: "en-GB",
+            target_lang: "it-IT"
+          )
+        Glossema::Matching::Lookup
+          .new([described_class.new(memory)], terms: KnownTerms.new([memory]))
+          .matches(query, threshold: 60, limit: 1)
+          .map { |match| [match.kind, match.target.text, match.score] }
+      end
+    expect(adapted["Clean the rear brake every day."]).to eq(
+      [["adapted", "Pulire ogni giorno il freno posteriore.", 84]]
+    )
     expect(adapted["Clean the bell every day."].map(&:first)).to eq(["fuzzy"])
   end
 
@@ -85,22 +166,41 @@ RSpec.describe MemoryStore do
     stub_const("Glossema::Exchange::UnitReader::SLICE", 50)
     stub_const("MemoryIndex::PART", 100)
     stub_const("MemoryIndex::PARTS", 3)
-    texts = Array.new(600) { |index| "Sentence #{index} about the #{%w[brake wheel lamp][index % 3]} number #{index}x." }
+    texts =
+      Array.new(600) do |index|
+        "Sentence #{index} about the #{%w[brake wheel lamp][index % 3]} number #{index}x."
+      end
     seen = nil
     change = memory.acts.create!(kind: "import", state: "waiting")
     tmx = +""
-    Glossema::Exchange::Tmx.write(tmx, texts.map { |text| Glossema::Exchange::Tmx::Pair.new(source: text, target: "t", attributes: {}) }, source_lang: "en-GB", target_lang: "it-IT")
+    Glossema::Exchange::Tmx.write(
+      tmx,
+      texts.map { |text| Glossema::Exchange::Tmx::Pair.new(source: text, target: "t", attributes: {}) },
+      source_lang: "en-GB",
+      target_lang: "it-IT"
+    )
     stub_const("UnitImport::TOUCH", -1)
-    UnitImport.new(change) do
-      next if seen || change.facts["read"].to_i < 300
+    UnitImport
+      .new(change) do
+        next if seen || change.facts["read"].to_i < 300
 
-      MemoryWriter.new(memory).add(source: "Learned while it ran.", target: "Imparato.")
-      seen = [lookup(texts[10], [described_class.new(memory)]).size, lookup("Learned while it runs.", [described_class.new(memory)]).size]
-    end.run(StringIO.new(tmx), "m.tmx")
+        MemoryWriter.new(memory).add(source: "Learned while it ran.", target: "Imparato.")
+        seen = [
+          lookup(texts[10], [described_class.new(memory)]).size,
+          lookup("Learned while it runs.", [described_class.new(memory)]).size
+        ]
+      end
+      .run(StringIO.new(tmx), "m.tmx")
     expect(seen.map(&:positive?)).to eq([true, true])
     expect(MemoryIndex.select("SELECT whole FROM memory_parts WHERE memory_id = #{memory.id}")).to eq([[1]])
-    expect(MemoryIndex.select("SELECT COUNT(*) FROM memory_fresh WHERE memory_id = #{memory.id}")).to eq([[0]])
-    expect([texts[0], texts[333], texts[599], "Learned while it runs."].map { |text| lookup(text, [described_class.new(memory)]).size.positive? }).to all(be(true))
+    expect(MemoryIndex.select("SELECT COUNT(*) FROM memory_fresh WHERE memory_id = #{memory.id}")).to eq(
+      [[0]]
+    )
+    expect(
+      [texts[0], texts[333], texts[599], "Learned while it runs."].map do |text|
+        lookup(text, [described_class.new(memory)]).size.positive?
+      end
+    ).to all(be(true))
   end
 
   it "follows a unit that changes and forgets one that is gone" do
@@ -108,7 +208,9 @@ RSpec.describe MemoryStore do
     unit = MemoryUnit.find(writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia."))
     writer.change(unit, source: "Check the brake lever.", target: "Controllare la leva.")
     expect(lookup("Pull the strap tight.", [store])).to eq([])
-    expect(lookup("Check the brake levers.", [store]).map { |match| match.candidate.target.text }).to eq(["Controllare la leva."])
+    expect(lookup("Check the brake levers.", [store]).map { |match| match.candidate.target.text }).to eq(
+      ["Controllare la leva."]
+    )
     memory.purge
     expect(lookup("Check the brake levers.", [store])).to eq([])
     expect(MemoryUnit.where(memory_id: memory.id).count).to eq(0)
@@ -117,12 +219,27 @@ RSpec.describe MemoryStore do
   it "gives nothing of a memory that was deleted, and takes off for region and by her own penalty" do
     user = make_user
     british = make_memory(user, { "Check the straps." => "Controllare le cinghie." })
-    american = make_memory(user, { "Check the straps now." => "Controllare ora le cinghie." }, name: "American")
+    american =
+      make_memory(user, { "Check the straps now." => "Controllare ora le cinghie." }, name: "American")
     american.update!(source_lang: "en-US")
-    project = make_project(user, docx(paragraph(run("Check the straps now."))), memories: [{ "memory_id" => british.id, "penalty" => 2 }, { "memory_id" => american.id }])
-    offers = -> { Proposals.new(project.reload.segments.first, floor: 50).to_a.map { |offer| offer.values_at(:memory, :score, :penalties) } }
-    expect(offers.call).to eq([["American", 99, [{ reason: "region", points: 1 }]],
-                               ["Tarnholt, delivered", 74, [{ reason: "memory", points: 2 }]]])
+    project =
+      make_project(
+        user,
+        docx(paragraph(run("Check the straps now."))),
+        memories: [{ "memory_id" => british.id, "penalty" => 2 }, { "memory_id" => american.id }]
+      )
+    offers = -> do
+      Proposals
+        .new(project.reload.segments.first, floor: 50)
+        .to_a
+        .map { |offer| offer.values_at(:memory, :score, :penalties) }
+    end
+    expect(offers.call).to eq(
+      [
+        ["American", 99, [{ reason: "region", points: 1 }]],
+        ["Tarnholt, delivered", 74, [{ reason: "memory", points: 2 }]]
+      ]
+    )
     american.update!(deleted_at: Time.current)
     expect(offers.call.map(&:first)).to eq(["Tarnholt, delivered"])
     expect(project.attachments.learning("never").map(&:memory)).to eq([british])

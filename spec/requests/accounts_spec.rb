@@ -5,7 +5,13 @@ RSpec.describe "Accounts" do
   end
 
   it "makes an account, signs out and in again" do
-    post "/api/users", params: { name: "Anneke Vos", email: " Anneke@Vos.example ", password: "long enough" }, as: :json
+    post "/api/users",
+      params: {
+        name: "Anneke Vos",
+        email: " Anneke@Vos.example ",
+        password: "long enough"
+      },
+      as: :json
     expect(response).to have_http_status(:created)
     expect(User.last.password_digest).to start_with("$2a$")
     get "/api/session"
@@ -18,10 +24,21 @@ RSpec.describe "Accounts" do
     expect(response).to have_http_status(:ok)
   end
 
-  { "a short password" => { password: "short" }, "no name" => { name: "" },
-    "a wrong address" => { email: "nonsense" } }.each do |fault, fields|
+  {
+    "a short password" => {
+      password: "short"
+    },
+    "no name" => {
+      name: ""
+    },
+    "a wrong address" => {
+      email: "nonsense"
+    }
+  }.each do |fault, fields|
     it "refuses an account with #{fault} in a sentence" do
-      post "/api/users", params: { name: "A", email: "a@b.example", password: "long enough" }.merge(fields), as: :json
+      post "/api/users",
+        params: { name: "A", email: "a@b.example", password: "long enough" }.merge(fields),
+        as: :json
       expect(response).to have_http_status(422)
       expect(response.parsed_body.dig("error", "message")).to match(/\A[A-Z].+\.\z/)
       expect(User.count).to eq(0)
@@ -55,44 +72,109 @@ RSpec.describe "Accounts" do
 
   describe "somebody else’s things" do
     let(:owner) { make_user }
-    let(:project) { make_project(owner, memories: [{ "memory_id" => make_memory(owner, [["a b", "c d"]]).id }]) }
+    let(:project) do
+      make_project(owner, memories: [{ "memory_id" => make_memory(owner, [["a b", "c d"]]).id }])
+    end
     let(:delivery) { Delivery.make(project, by: owner) }
     let(:paths) do
-      segment, document, memory = project.segments.first.id, project.documents.first.id, owner.memories.first.id
+      segment, document, memory =
+        project.segments.first.id,
+        project.documents.first.id,
+        owner.memories.first.id
       unit, change = owner.memories.first.units.first.id, owner.memories.first.acts.create!(kind: "edit").id
-      { get: ["/api/projects/#{project.id}", "/api/projects/#{project.id}/segments", "/api/projects/#{project.id}/readiness", "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/page", "/api/segments/#{segment}/proposals",
-              "/api/segments/#{segment}/versions", "/api/memories/#{memory}", "/api/memories/#{memory}/exchange", "/api/deliveries/#{delivery.id}", "/api/delivered_files/#{delivery.files.first.id}",
-              "/api/projects/#{project.id}/rules", "/api/memories/#{memory}/units", "/api/memories/#{memory}/facets", "/api/memories/#{memory}/tidy", "/api/memories/#{memory}/changes", "/api/units/#{unit}", "/api/projects/#{project.id}/concordance"],
-        patch: ["/api/memories/#{memory}", "/api/units/#{unit}", "/api/changes/#{change}", "/api/projects/#{project.id}", "/api/documents/#{document}", "/api/segments/#{segment}", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version"],
-        post: ["/api/projects/#{project.id}/documents", "/api/projects/#{project.id}/beginning",
-               "/api/projects/#{project.id}/deliveries", "/api/documents/#{document}/reading", "/api/memories/#{memory}/exchange",
-               "/api/projects/#{project.id}/exceptions", "/api/memories/#{memory}/changes", "/api/segments/#{segment}/repeats", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"],
-        delete: ["/api/projects/#{project.id}", "/api/documents/#{document}", "/api/documents/#{document}/reading",
-                 "/api/memories/#{memory}", "/api/changes/#{change}", "/api/segments/#{segment}/repeats", "/api/projects/#{project.id}/rules", "/api/documents/#{document}/version", "/api/segments/#{segment}/cut"] }
+      {
+        get: [
+          "/api/projects/#{project.id}",
+          "/api/projects/#{project.id}/segments",
+          "/api/projects/#{project.id}/readiness",
+          "/api/projects/#{project.id}/deliveries",
+          "/api/documents/#{document}/page",
+          "/api/segments/#{segment}/proposals",
+          "/api/segments/#{segment}/versions",
+          "/api/memories/#{memory}",
+          "/api/memories/#{memory}/exchange",
+          "/api/deliveries/#{delivery.id}",
+          "/api/delivered_files/#{delivery.files.first.id}",
+          "/api/projects/#{project.id}/rules",
+          "/api/memories/#{memory}/units",
+          "/api/memories/#{memory}/facets",
+          "/api/memories/#{memory}/tidy",
+          "/api/memories/#{memory}/changes",
+          "/api/units/#{unit}",
+          "/api/projects/#{project.id}/concordance"
+        ],
+        patch: [
+          "/api/memories/#{memory}",
+          "/api/units/#{unit}",
+          "/api/changes/#{change}",
+          "/api/projects/#{project.id}",
+          "/api/documents/#{document}",
+          "/api/segments/#{segment}",
+          "/api/projects/#{project.id}/rules",
+          "/api/documents/#{document}/version"
+        ],
+        post: [
+          "/api/projects/#{project.id}/documents",
+          "/api/projects/#{project.id}/beginning",
+          "/api/projects/#{project.id}/deliveries",
+          "/api/documents/#{document}/reading",
+          "/api/memories/#{memory}/exchange",
+          "/api/projects/#{project.id}/exceptions",
+          "/api/memories/#{memory}/changes",
+          "/api/segments/#{segment}/repeats",
+          "/api/documents/#{document}/version",
+          "/api/segments/#{segment}/cut"
+        ],
+        delete: [
+          "/api/projects/#{project.id}",
+          "/api/documents/#{document}",
+          "/api/documents/#{document}/reading",
+          "/api/memories/#{memory}",
+          "/api/changes/#{change}",
+          "/api/segments/#{segment}/repeats",
+          "/api/projects/#{project.id}/rules",
+          "/api/documents/#{document}/version",
+          "/api/segments/#{segment}/cut"
+        ]
+      }
     end
 
     it "does not exist for others, and asks those not signed in to sign in" do
       all = paths
-      all.each { |verb, list|
-        list.each { |path|
-          expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(401), path
-        }
-      }
+      all.each do |verb, list|
+        list.each do |path|
+          expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(
+            401
+          ),
+            path
+        end
+      end
       sign_in(make_user("Anneke Vos"))
-      all.each { |verb, list|
-        list.each { |path|
-          expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(404), path
-        }
-      }
+      all.each do |verb, list|
+        list.each do |path|
+          expect(public_send(verb, path, params: { target: "x", files: ["x"], file: "x" }, as: :json)).to eq(
+            404
+          ),
+            path
+        end
+      end
       expect(project.reload.segments.pluck(:target).uniq).to eq([""])
     end
 
     it "cannot be attached either" do
       sign_in(other = make_user("Anneke Vos"))
       mine = make_project(other)
-      patch "/api/projects/#{mine.id}", params: { memories: [{ memory_id: make_memory(owner, []).id }] }, as: :json
+      patch "/api/projects/#{mine.id}",
+        params: {
+          memories: [{ memory_id: make_memory(owner, []).id }]
+        },
+        as: :json
       expect(response).to have_http_status(:not_found)
-      patch "/api/projects/#{mine.id}", params: { client_id: owner.clients.create!(name: "Tarnholt").id }, as: :json
+      patch "/api/projects/#{mine.id}",
+        params: {
+          client_id: owner.clients.create!(name: "Tarnholt").id
+        },
+        as: :json
       expect(response).to have_http_status(:not_found)
       expect(mine.reload.client_id).to be_nil
     end

@@ -1,4 +1,5 @@
-# Cutting a text otherwise while it is being translated: rules, splitting and joining by hand, newer versions of a file, options.
+# Cutting a text otherwise while it is being translated: rules, splitting and joining by hand, newer versions
+# of a file, options.
 RSpec.describe "Cutting" do
   let(:user) { make_user }
   let(:text) { "Load approx. Half the box. Then go.\nCheck the red brake lever twice.\nStay calm.\n" }
@@ -9,20 +10,52 @@ RSpec.describe "Cutting" do
 
   def body = response.parsed_body
   def rows = document.reload.segments.reload.map { |segment| [segment.source, segment.target, segment.state] }
-  def upload(bytes, name) = Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true, original_filename: name)
+
+  def upload(bytes, name) =
+    Rack::Test::UploadedFile.new(
+      StringIO.new(bytes),
+      "application/octet-stream",
+      true,
+      original_filename: name
+    )
 
   def translate(targets)
-    document.segments.each { |segment| targets[segment.source]&.then { |target| segment.confirm(target, origin: { "kind" => "typed" }, by: user) } }
+    document.segments.each do |segment|
+      targets[segment.source]&.then do |target|
+        segment.confirm(target, origin: { "kind" => "typed" }, by: user)
+      end
+    end
   end
 
   it "joins and splits by hand, keeps what was translated, and delivers the right text" do
-    document.update!(hand: {}) && Rules.new(project).keep(Glossema::Segmentation::Srx.from_h([{ "name" => "All", "pattern" => ".*", "rules" => [{ "break" => true, "before" => "\\.", "after" => "\\s" }] }]))
+    document.update!(hand: {}) &&
+      Rules.new(project).keep(
+        Glossema::Segmentation::Srx.from_h(
+          [
+            {
+              "name" => "All",
+              "pattern" => ".*",
+              "rules" => [{ "break" => true, "before" => "\\.", "after" => "\\s" }]
+            }
+          ]
+        )
+      )
     document.recut(by: user)
-    translate("Load approx." => "Carica ca.", "Half the box." => "metà cassa.", "Then go." => "Poi via.", "Stay calm." => "Calma.")
+    translate(
+      "Load approx." => "Carica ca.",
+      "Half the box." => "metà cassa.",
+      "Then go." => "Poi via.",
+      "Stay calm." => "Calma."
+    )
     first = document.segments.first
     delete "/api/segments/#{first.id}/cut"
     expect(body["after"]).to eq("approx.")
-    expect(rows.first(2)).to eq([["Load approx. Half the box.", "Carica ca. metà cassa.", "draft"], ["Then go.", "Poi via.", "translated"]])
+    expect(rows.first(2)).to eq(
+      [
+        ["Load approx. Half the box.", "Carica ca. metà cassa.", "draft"],
+        ["Then go.", "Poi via.", "translated"]
+      ]
+    )
     expect(Segment.find(body["open"]).versions.last.origin).to eq("kind" => "earlier")
 
     delete "/api/segments/#{document.segments.second.id}/cut"
@@ -36,9 +69,13 @@ RSpec.describe "Cutting" do
     # By hand survives other rules.
     Rules.new(project).drop
     document.reload.recut(by: user)
-    expect(rows.map(&:first)).to eq(["Load approx. Half the box.", "Then go.", "Check the red", "brake lever twice.", "Stay calm."])
+    expect(rows.map(&:first)).to eq(
+      ["Load approx. Half the box.", "Then go.", "Check the red", "brake lever twice.", "Stay calm."]
+    )
     expect(rows.map(&:last)).to eq(%w[draft translated untouched untouched translated])
-    expect(document.opened.write(document.targets).force_encoding("UTF-8")).to eq("Carica ca. metà cassa. Poi via.\nCheck the red brake lever twice.\nCalma.\n")
+    expect(document.opened.write(document.targets).force_encoding("UTF-8")).to eq(
+      "Carica ca. metà cassa. Poi via.\nCheck the red brake lever twice.\nCalma.\n"
+    )
   end
 
   it "splits across codes, and puts the paragraph together again" do
@@ -46,12 +83,21 @@ RSpec.describe "Cutting" do
     document = project.documents.first
     post "/api/segments/#{document.segments.first.id}/cut", params: { at: 8 }, as: :json
     expect(document.segments.reload.map(&:source)).to eq(["Use {1}two{/1}", "{1}red straps{/1} here."])
-    document.reload.segments.zip(["Usa {1}due{/1}", "{1}cinghie rosse{/1} qui."]) { |segment, target| segment.confirm(target, origin: { "kind" => "typed" }, by: user) }
+    document
+      .reload
+      .segments
+      .zip(["Usa {1}due{/1}", "{1}cinghie rosse{/1} qui."]) do |segment, target|
+        segment.confirm(target, origin: { "kind" => "typed" }, by: user)
+      end
     written = document.opened.write(document.targets)
     again = Glossema::Document.new(written, name: "a.docx", language: "it", by: "paragraph")
-    expect(again.segments.map { |segment| segment.content.written }).to eq(["Usa {1}due cinghie rosse{/1} qui."])
+    expect(again.segments.map { |segment| segment.content.written }).to eq(
+      ["Usa {1}due cinghie rosse{/1} qui."]
+    )
     delete "/api/segments/#{document.segments.first.id}/cut"
-    expect(document.segments.reload.map { |segment| [segment.source, segment.target] }).to eq([["Use {1}two red straps{/1} here.", "Usa {1}due{/1} {1}cinghie rosse{/1} qui."]])
+    expect(document.segments.reload.map { |segment| [segment.source, segment.target] }).to eq(
+      [["Use {1}two red straps{/1} here.", "Usa {1}due{/1} {1}cinghie rosse{/1} qui."]]
+    )
   end
 
   it "shows, tries, keeps, exports and drops rules, and cuts the project anew" do
@@ -62,19 +108,38 @@ RSpec.describe "Cutting" do
     english = body["groups"].find { |group| group["name"] == "English" }
     expect(english["rules"].flat_map { |rule| rule["words"].to_a }).to include("approx", "e.g")
 
-    groups = body["groups"].each { |group| group["rules"].each { |rule| rule["words"] -= ["approx"] if rule["words"] } }
-    post "/api/projects/#{project.id}/rule_trials", params: { groups: groups, text: body["sample"], language: "en-GB" }, as: :json
-    expect(body["lines"].first).to eq([{ "text" => "Load approx.", "changed" => true }, { "text" => "Half the box.", "changed" => true }, { "text" => "Then go.", "changed" => false }])
+    groups =
+      body["groups"].each do |group|
+        group["rules"].each { |rule| rule["words"] -= ["approx"] if rule["words"] }
+      end
+    post "/api/projects/#{project.id}/rule_trials",
+      params: {
+        groups: groups,
+        text: body["sample"],
+        language: "en-GB"
+      },
+      as: :json
+    expect(body["lines"].first).to eq(
+      [
+        { "text" => "Load approx.", "changed" => true },
+        { "text" => "Half the box.", "changed" => true },
+        { "text" => "Then go.", "changed" => false }
+      ]
+    )
     expect(rows.size).to eq(4)
 
     perform_enqueued_jobs { patch "/api/projects/#{project.id}/rules", params: { groups: groups }, as: :json }
     expect(body["from"]).to eq("project")
-    expect(rows.map { |source, _, state| [source, state] }.first(3)).to eq([["Load approx.", "untouched"], ["Half the box.", "untouched"], ["Then go.", "translated"]])
+    expect(rows.map { |source, _, state| [source, state] }.first(3)).to eq(
+      [["Load approx.", "untouched"], ["Half the box.", "untouched"], ["Then go.", "translated"]]
+    )
     get "/api/projects/#{project.id}/rules?as=srx"
     file = response.body
     expect(Glossema::Segmentation::Srx.new(file).to_h).to eq(Rules.new(project.reload).srx.to_h)
 
-    perform_enqueued_jobs { post "/api/projects/#{project.id}/exceptions", params: { text: "approx." }, as: :json }
+    perform_enqueued_jobs do
+      post "/api/projects/#{project.id}/exceptions", params: { text: "approx." }, as: :json
+    end
     expect(rows.first.first).to eq("Load approx. Half the box.")
     perform_enqueued_jobs { delete "/api/projects/#{project.id}/rules" }
     expect(body["from"]).to eq("default")
@@ -84,9 +149,18 @@ RSpec.describe "Cutting" do
     expect(body["from"]).to eq("mine")
   end
 
-  { "a rule that is no pattern" => { groups: [{ name: "All", pattern: ".*", rules: [{ break: true, before: "(", after: "" }] }] }, "an exception after nothing" => nil }.each do |what, params|
+  {
+    "a rule that is no pattern" => {
+      groups: [{ name: "All", pattern: ".*", rules: [{ break: true, before: "(", after: "" }] }]
+    },
+    "an exception after nothing" => nil
+  }.each do |what, params|
     it "refuses #{what} in a sentence and changes nothing" do
-      params ? patch("/api/projects/#{project.id}/rules", params: params, as: :json) : post("/api/projects/#{project.id}/exceptions", params: { text: " " }, as: :json)
+      if params
+        patch("/api/projects/#{project.id}/rules", params: params, as: :json)
+      else
+        post("/api/projects/#{project.id}/exceptions", params: { text: " " }, as: :json)
+      end
       expect(response).to have_http_status(:unprocessable_content)
       expect(body.dig("error", "message")).to end_with(".")
       expect(project.reload.rules).to be_nil
@@ -94,11 +168,36 @@ RSpec.describe "Cutting" do
   end
 
   it "compares a new version, takes it in with what stayed, and puts the old one back" do
-    translate("Then go." => "Poi via.", "Check the red brake lever twice." => "Controlla due volte la leva rossa.", "Stay calm." => "Calma.")
-    fresh = "A new beginning for all.\nLoad approx. Half the box. Then go.\nCheck the blue brake lever twice.\n"
-    perform_enqueued_jobs { post "/api/documents/#{document.id}/version", params: { files: [upload(fresh, "leaflet-2.txt")] } }
+    translate(
+      "Then go." => "Poi via.",
+      "Check the red brake lever twice." => "Controlla due volte la leva rossa.",
+      "Stay calm." => "Calma."
+    )
+    fresh =
+      "A new beginning for all.\nLoad approx. Half the box. Then go.\nCheck the blue brake lever twice.\n"
+    perform_enqueued_jobs do
+      post "/api/documents/#{document.id}/version", params: { files: [upload(fresh, "leaflet-2.txt")] }
+    end
     pending = Document.find(body["id"])
-    expect(pending.comparison).to eq("same" => { "segments" => 2, "words" => 7 }, "changed" => { "segments" => 1, "words" => 6 }, "new" => { "segments" => 1, "words" => 5 }, "gone" => { "segments" => 1, "words" => 2 }, "lost" => 1)
+    expect(pending.comparison).to eq(
+      "same" => {
+        "segments" => 2,
+        "words" => 7
+      },
+      "changed" => {
+        "segments" => 1,
+        "words" => 6
+      },
+      "new" => {
+        "segments" => 1,
+        "words" => 5
+      },
+      "gone" => {
+        "segments" => 1,
+        "words" => 2
+      },
+      "lost" => 1
+    )
     expect(project.reload.documents).to eq([document])
     expect(project.segments.count).to eq(4)
 
@@ -106,14 +205,25 @@ RSpec.describe "Cutting" do
     patch "/api/documents/#{pending.id}/version"
     expect(project.reload.documents.map(&:name)).to eq(["leaflet-2.txt"])
     now = project.segments.order(:position)
-    expect(now.map { |segment| [segment.source, segment.target, segment.state] }).to eq([
-                                                                                          ["A new beginning for all.", "", "untouched"], ["Load approx. Half the box.", "", "untouched"], ["Then go.", "Poi via.", "translated"],
-                                                                                          ["Check the blue brake lever twice.", "Controlla due volte la leva rossa.", "draft"]
-                                                                                        ])
+    expect(now.map { |segment| [segment.source, segment.target, segment.state] }).to eq(
+      [
+        ["A new beginning for all.", "", "untouched"],
+        ["Load approx. Half the box.", "", "untouched"],
+        ["Then go.", "Poi via.", "translated"],
+        ["Check the blue brake lever twice.", "Controlla due volte la leva rossa.", "draft"]
+      ]
+    )
     expect(now.third.versions.count).to eq(history)
     get "/api/segments/#{now.last.id}/proposals"
-    expect(body["proposals"].first).to include("kind" => "earlier", "score" => 84, "source" => "Check the red brake lever twice.", "target" => "Controlla due volte la leva rossa.")
-    expect(body["proposals"].first["differences"].map { |one| one.values_at("source", "memory") }).to eq([%w[blue red]])
+    expect(body["proposals"].first).to include(
+      "kind" => "earlier",
+      "score" => 84,
+      "source" => "Check the red brake lever twice.",
+      "target" => "Controlla due volte la leva rossa."
+    )
+    expect(body["proposals"].first["differences"].map { |one| one.values_at("source", "memory") }).to eq(
+      [%w[blue red]]
+    )
 
     delete "/api/documents/#{pending.id}/version"
     expect(project.reload.documents).to eq([document])
@@ -124,7 +234,9 @@ RSpec.describe "Cutting" do
 
   it "refuses a new version of another format or without text, and leaves all as it was" do
     { "a.csv" => "One,Two\n", "b.txt" => " \n" }.each do |name, bytes|
-      perform_enqueued_jobs { post "/api/documents/#{document.id}/version", params: { files: [upload(bytes, name)] } }
+      perform_enqueued_jobs do
+        post "/api/documents/#{document.id}/version", params: { files: [upload(bytes, name)] }
+      end
       pending = Document.find(body["id"])
       expect([pending.state, pending.message]).to match(["refused", /#{name}/])
       patch "/api/documents/#{pending.id}/version"
@@ -134,9 +246,19 @@ RSpec.describe "Cutting" do
   end
 
   it "keeps what is translated when files are cut by paragraph after all" do
-    translate("Stay calm." => "Calma.", "Load approx. Half the box." => "Carica mezza cassa.", "Then go." => "Poi via.")
+    translate(
+      "Stay calm." => "Calma.",
+      "Load approx. Half the box." => "Carica mezza cassa.",
+      "Then go." => "Poi via."
+    )
     perform_enqueued_jobs { patch "/api/documents/#{document.id}", params: { by: "paragraph" }, as: :json }
-    expect(rows).to eq([["Load approx. Half the box. Then go.", "Carica mezza cassa. Poi via.", "draft"], ["Check the red brake lever twice.", "", "untouched"], ["Stay calm.", "Calma.", "translated"]])
+    expect(rows).to eq(
+      [
+        ["Load approx. Half the box. Then go.", "Carica mezza cassa. Poi via.", "draft"],
+        ["Check the red brake lever twice.", "", "untouched"],
+        ["Stay calm.", "Calma.", "translated"]
+      ]
+    )
   end
 
   it "refuses options a file of a running project cannot be read by, and keeps those it had" do
@@ -145,7 +267,9 @@ RSpec.describe "Cutting" do
     patch "/api/documents/#{document.id}", params: { options: { columns: "Zebra" } }, as: :json
     expect(body.dig("error", "message")).to eq("prices.xlsx has no column “Zebra”.")
     expect(document.reload.options).to eq({})
-    perform_enqueued_jobs { patch "/api/documents/#{document.id}", params: { options: { sheet_names: false } }, as: :json }
+    perform_enqueued_jobs do
+      patch "/api/documents/#{document.id}", params: { options: { sheet_names: false } }, as: :json
+    end
     expect(document.reload.segments.count).to eq(6)
   end
 
@@ -153,32 +277,72 @@ RSpec.describe "Cutting" do
     xliff = File.read("demo/formats/course.xlf")
     project = make_project(user, xliff, name: "course.xlf")
     document = project.documents.first
-    expect(document.segments.map { |segment| [segment.state, segment.origin["kind"], segment.versions.count] }).to eq([["untouched", nil, 0], ["draft", "file", 1], ["final", "file", 1], ["untouched", nil, 0], ["untouched", nil, 0]])
+    expect(
+      document.segments.map { |segment| [segment.state, segment.origin["kind"], segment.versions.count] }
+    ).to eq(
+      [
+        ["untouched", nil, 0],
+        ["draft", "file", 1],
+        ["final", "file", 1],
+        ["untouched", nil, 0],
+        ["untouched", nil, 0]
+      ]
+    )
     get "/api/segments/#{document.segments.second.id}/proposals"
-    expect(body["proposals"].first).to include("kind" => "file", "score" => 82, "target" => "Porta un grembiule.")
+    expect(body["proposals"].first).to include(
+      "kind" => "file",
+      "score" => 82,
+      "target" => "Porta un grembiule."
+    )
     document.segments.first.confirm("Tornio per principianti", origin: { "kind" => "typed" }, by: user)
     delivery = Delivery.make(project, by: user)
     written = delivery.files.first.content.download.force_encoding("UTF-8")
     expect(delivery.files.first.proof["identical"]).to be(true)
-    expect(written).to include("<target state=\"translated\">Tornio per principianti</target>").and include("<target state=\"final\">Prenota ora</target>").and include("state=\"needs-review-translation\"")
+    expect(written).to include("<target state=\"translated\">Tornio per principianti</target>").and include(
+            "<target state=\"final\">Prenota ora</target>"
+          ).and include("state=\"needs-review-translation\"")
   end
 
   it "reads files anew when options or the target language change" do
     get "/api/formats"
     xlsx = body.find { |format| format["name"] == "XLSX" }
-    expect(xlsx["options"].map { |option| option.values_at("name", "kind") }).to include(%w[hidden_sheets switch], %w[ranges text])
+    expect(xlsx["options"].map { |option| option.values_at("name", "kind") }).to include(
+      %w[hidden_sheets switch],
+      %w[ranges text]
+    )
     post "/api/projects", as: :json
     brief = Project.find(body["id"])
-    po = "msgid \"\"\nmsgstr \"Content-Type: text/plain; charset=UTF-8\\n\"\n\nmsgid \"%d bike\"\nmsgid_plural \"%d bikes\"\nmsgstr[0] \"\"\nmsgstr[1] \"\"\n"
-    perform_enqueued_jobs { post "/api/projects/#{brief.id}/documents", params: { files: [upload(File.binread("demo/formats/prices.xlsx"), "prices.xlsx"), upload(po, "app.po")] } }
+    po =
+      "msgid \"\"\nmsgstr \"Content-Type: text/plain; charset=UTF-8\\n\"\n\nmsgid \"%d " \
+        "bike\"\nmsgid_plural \"%d bikes\"\nmsgstr[0] \"\"\nmsgstr[1] \"\"\n"
+    perform_enqueued_jobs do
+      post "/api/projects/#{brief.id}/documents",
+        params: {
+          files: [upload(File.binread("demo/formats/prices.xlsx"), "prices.xlsx"), upload(po, "app.po")]
+        }
+    end
     sheet, plurals = brief.documents.reload.to_a
     expect(sheet.segments.count).to eq(7)
-    perform_enqueued_jobs { patch "/api/documents/#{sheet.id}", params: { options: { sheet_names: false, ranges: "A2:A9", unknown: "x" } }, as: :json }
+    perform_enqueued_jobs do
+      patch "/api/documents/#{sheet.id}",
+        params: {
+          options: {
+            sheet_names: false,
+            ranges: "A2:A9",
+            unknown: "x"
+          }
+        },
+        as: :json
+    end
     expect(sheet.reload.options).to eq("sheet_names" => false, "ranges" => "A2:A9")
     expect(sheet.segments.map(&:path).grep(/A\d/)).to eq(["Prices · A2", "Prices · A3", "Prices · A4"])
-    perform_enqueued_jobs { patch "/api/documents/#{sheet.id}", params: { options: { ranges: "nonsense!!" } }, as: :json }
+    perform_enqueued_jobs do
+      patch "/api/documents/#{sheet.id}", params: { options: { ranges: "nonsense!!" } }, as: :json
+    end
     expect(sheet.reload.message).to include("is not a range")
-    perform_enqueued_jobs { patch "/api/projects/#{brief.id}", params: { source_lang: "en", target_lang: "pl" }, as: :json }
+    perform_enqueued_jobs do
+      patch "/api/projects/#{brief.id}", params: { source_lang: "en", target_lang: "pl" }, as: :json
+    end
     expect(plurals.reload.segments.count).to eq(3)
   end
 end

@@ -39,7 +39,12 @@ RSpec.describe "The edges" do
     fits = make_memory(user, [])
     dutch = user.memories.create!(name: "Dutch", source_lang: "en", target_lang: "nl")
     project = make_project(user, memories: [{ "memory_id" => fits.id, "learns" => "deliver" }])
-    patch "/api/projects/#{project.id}", params: { name: "Changed", memories: [{ memory_id: dutch.id }] }, as: :json
+    patch "/api/projects/#{project.id}",
+      params: {
+        name: "Changed",
+        memories: [{ memory_id: dutch.id }]
+      },
+      as: :json
     expect(message).to eq("“Dutch” is from en to nl and does not fit this project.")
     expect(project.reload.attachments.map(&:memory_id)).to include(fits.id)
     expect(project.name).to eq("Owner’s manual")
@@ -57,8 +62,14 @@ RSpec.describe "The edges" do
 
   it "takes a file name for a name and not for a path" do
     post "/api/projects", as: :json
-    upload = Rack::Test::UploadedFile.new(StringIO.new("Some words."), "text/plain", true, original_filename: "../../etc/C:\\pass word.txt")
-    post "/api/projects/#{body['id']}/documents", params: { files: [upload] }
+    upload =
+      Rack::Test::UploadedFile.new(
+        StringIO.new("Some words."),
+        "text/plain",
+        true,
+        original_filename: "../../etc/C:\\pass word.txt"
+      )
+    post "/api/projects/#{body["id"]}/documents", params: { files: [upload] }
     expect(Document.last.name).to eq("pass word.txt")
   end
 
@@ -69,7 +80,17 @@ RSpec.describe "The edges" do
     expect(message).to eq("There is no file to deliver.")
     post "/api/projects/#{id}/beginning", as: :json
     expect(message).to eq("Drop at least one file that can be translated first.")
-    post "/api/projects/#{id}/documents", params: { files: [Rack::Test::UploadedFile.new(StringIO.new("Words."), "text/plain", true, original_filename: "a.txt")] }
+    post "/api/projects/#{id}/documents",
+      params: {
+        files: [
+          Rack::Test::UploadedFile.new(
+            StringIO.new("Words."),
+            "text/plain",
+            true,
+            original_filename: "a.txt"
+          )
+        ]
+      }
     post "/api/projects/#{id}/beginning", as: :json
     expect(message).to match(/Drop at least one file/)
   end
@@ -86,10 +107,11 @@ RSpec.describe "The edges" do
 
   it "says in Today what comes next" do
     project = make_project(user, "Check the brakes.", name: "a.txt")
-    step = lambda do
-      get "/api/today"
-      body["projects"].first["step"]
-    end
+    step =
+      lambda do
+        get "/api/today"
+        body["projects"].first["step"]
+      end
     expect(step.call).to eq("translate")
     project.segments.first.confirm("Controllare i freni.", origin: {}, by: user)
     expect(step.call).to eq("deliver")
@@ -104,7 +126,13 @@ RSpec.describe "The edges" do
     make_project(user, "Check the brakes of the bicycle.", name: "a.txt")
     post "/api/projects", as: :json
     id = body["id"]
-    file = Rack::Test::UploadedFile.new(StringIO.new("The bicycle is for the transport of goods and for you."), "text/plain", true, original_filename: "b.txt")
+    file =
+      Rack::Test::UploadedFile.new(
+        StringIO.new("The bicycle is for the transport of goods and for you."),
+        "text/plain",
+        true,
+        original_filename: "b.txt"
+      )
     perform_enqueued_jobs { post "/api/projects/#{id}/documents", params: { files: [file] } }
     get "/api/projects/#{id}"
     expect(body.values_at("source_lang", "target_lang")).to eq(%w[en-GB it-IT])
@@ -114,11 +142,22 @@ RSpec.describe "The edges" do
     project = make_project(user, "Check the brakes.\nCheck the brakes.\nRide on.", name: "a.txt")
     project.segments.first.confirm("Controllare i freni.", origin: {}, by: user)
     CountProjectJob.perform_now(project)
-    words = project.documents.first.bands.transform_values { |band| band["words"] }.reject { |_, count| count.zero? }
+    words =
+      project
+        .documents
+        .first
+        .bands
+        .transform_values { |band| band["words"] }
+        .reject { |_, count| count.zero? }
     expect(words).to eq("repetition" => 3, "new" => 5)
   end
 
-  { "owners-manual.docx" => "owners-manual_it-IT.docx", "manual_en-GB.docx" => "manual_it-IT.docx", "manual.en.txt" => "manual_it-IT.txt", "listen.txt" => "listen_it-IT.txt" }.each do |from, to|
+  {
+    "owners-manual.docx" => "owners-manual_it-IT.docx",
+    "manual_en-GB.docx" => "manual_it-IT.docx",
+    "manual.en.txt" => "manual_it-IT.txt",
+    "listen.txt" => "listen_it-IT.txt"
+  }.each do |from, to|
     it "delivers #{from} as #{to}" do
       project = Project.new(source_lang: "en-GB", target_lang: "it-IT")
       expect(DeliveredFile.name_for(Document.new(name: from, project: project))).to eq(to)

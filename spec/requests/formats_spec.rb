@@ -1,13 +1,19 @@
-# A job with files of every format, made of real documents: dropped, translated from end to end, delivered as a ZIP, every file proved.
+# A job with files of every format, made of real documents: dropped, translated from end to end, delivered as
+# a ZIP, every file proved.
 RSpec.describe "A job of many formats", if: Dir.exist?(Files::SAMPLES) do
   let(:user) { make_user }
   let(:samples) do
-    { "docx" => %w[tables.docx notes.docx inline_formatting.docx image_vml.docx], "pptx" => %w[deleted.pptx templated.pptx],
-      "odt" => %w[footnote.odt tableWithContents.odt textMixedStyles.odt] }
+    {
+      "docx" => %w[tables.docx notes.docx inline_formatting.docx image_vml.docx],
+      "pptx" => %w[deleted.pptx templated.pptx],
+      "odt" => %w[footnote.odt tableWithContents.odt textMixedStyles.odt]
+    }
   end
   let(:files) do
     paths = samples.flat_map { |folder, names| names.map { |name| File.join(Files::SAMPLES, folder, name) } }
-    paths.to_h { |path| [File.basename(path), File.binread(path)] }.merge("leaflet.txt" => "Check the brakes.\r\nRide on.\r\n")
+    paths
+      .to_h { |path| [File.basename(path), File.binread(path)] }
+      .merge("leaflet.txt" => "Check the brakes.\r\nRide on.\r\n")
   end
 
   before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
@@ -15,7 +21,12 @@ RSpec.describe "A job of many formats", if: Dir.exist?(Files::SAMPLES) do
   def body = response.parsed_body
 
   def upload(name, bytes)
-    Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true, original_filename: name)
+    Rack::Test::UploadedFile.new(
+      StringIO.new(bytes),
+      "application/octet-stream",
+      true,
+      original_filename: name
+    )
   end
 
   def begun_project
@@ -23,7 +34,13 @@ RSpec.describe "A job of many formats", if: Dir.exist?(Files::SAMPLES) do
     id = body["id"]
     perform_enqueued_jobs do
       post "/api/projects/#{id}/documents", params: { files: files.map { |name, bytes| upload(name, bytes) } }
-      patch "/api/projects/#{id}", params: { source_lang: "en-GB", target_lang: "it-IT", name: "Everything" }, as: :json
+      patch "/api/projects/#{id}",
+        params: {
+          source_lang: "en-GB",
+          target_lang: "it-IT",
+          name: "Everything"
+        },
+        as: :json
       post "/api/projects/#{id}/beginning", as: :json
     end
     Project.find(id)
@@ -31,23 +48,37 @@ RSpec.describe "A job of many formats", if: Dir.exist?(Files::SAMPLES) do
 
   it "comes back whole" do
     project = begun_project
-    expect(project.documents.map { |document| [document.name, document.state, document.format] }).to match_array(
-      files.keys.map { |name| [name, "ready", { ".txt" => "Text" }.fetch(File.extname(name)) { |ending| ending.delete(".").upcase }] }
+    expect(
+      project.documents.map { |document| [document.name, document.state, document.format] }
+    ).to match_array(
+      files.keys.map do |name|
+        [name, "ready", { ".txt" => "Text" }.fetch(File.extname(name)) { |ending| ending.delete(".").upcase }]
+      end
     )
     project.segments.find_each do |segment|
-      segment.reload.confirm(Glossema::Pseudo.of(segment.source_content).written, origin: { "kind" => "typed" }, by: user) if segment.reload.state != "translated"
+      if segment.reload.state != "translated"
+        segment.reload.confirm(
+          Glossema::Pseudo.of(segment.source_content).written,
+          origin: {
+            "kind" => "typed"
+          },
+          by: user
+        )
+      end
     end
     get "/api/projects/#{project.id}/readiness"
     expect(body["items"]).to eq({})
 
     post "/api/projects/#{project.id}/deliveries", as: :json
     expect(body["files"].map { |file| [file["name"], file["proof"]["differences"]] }).to match_array(
-      files.keys.map { |name| ["#{File.basename(name, '.*')}_it-IT#{File.extname(name)}", []] }
+      files.keys.map { |name| ["#{File.basename(name, ".*")}_it-IT#{File.extname(name)}", []] }
     )
-    get "/api/deliveries/#{body['id']}"
+    get "/api/deliveries/#{body["id"]}"
     delivered = parts_of(response.body)
     expect(delivered.keys).to all(start_with("it-IT/"))
-    expect(delivered.fetch("it-IT/leaflet_it-IT.txt").dup.force_encoding("UTF-8")).to match(/\AÇĥéçķ ťĥé ƀŕàķéš ẋ+\.\r\nŔîďé öñ ẋ+\.\r\n\z/)
+    expect(delivered.fetch("it-IT/leaflet_it-IT.txt").dup.force_encoding("UTF-8")).to match(
+      /\AÇĥéçķ ťĥé ƀŕàķéš ẋ+\.\r\nŔîďé öñ ẋ+\.\r\n\z/
+    )
   end
 
   it "shows every document with a place for each of its segments" do

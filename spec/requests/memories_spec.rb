@@ -1,31 +1,60 @@
 # Memories through the API: units in and out, searched, edited, tidied up, moved, and every act taken back.
 RSpec.describe "Memories" do
   let(:user) { make_user }
-  let(:pairs) { [["Check the straps.", "Controllare le cinghie."], ["Ask your dealer.", "Rivolgersi al rivenditore."], ["Load at most {1}80 kg{/1}.", "Caricare al massimo {1}80 kg{/1}."]] }
+  let(:pairs) do
+    [
+      ["Check the straps.", "Controllare le cinghie."],
+      ["Ask your dealer.", "Rivolgersi al rivenditore."],
+      ["Load at most {1}80 kg{/1}.", "Caricare al massimo {1}80 kg{/1}."]
+    ]
+  end
   let(:memory) { make_memory(user, pairs) }
 
   before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
 
   def body = response.parsed_body
-  def upload(bytes, name) = Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true, original_filename: name)
-  def units(**params) = get("/api/memories/#{memory.id}/units", params: params) && body["units"].map { |unit| unit["source"] }
+
+  def upload(bytes, name) =
+    Rack::Test::UploadedFile.new(
+      StringIO.new(bytes),
+      "application/octet-stream",
+      true,
+      original_filename: name
+    )
+
+  def units(**params) =
+    get("/api/memories/#{memory.id}/units", params: params) && body["units"].map { |unit| unit["source"] }
+
   def kept = memory.units.order(:id).pluck(:source, :target, :client)
 
   def import(into, bytes, name, **params)
-    perform_enqueued_jobs { post "/api/memories/#{into.id}/exchange", params: { file: upload(bytes, name), **params } }
+    perform_enqueued_jobs do
+      post "/api/memories/#{into.id}/exchange", params: { file: upload(bytes, name), **params }
+    end
     into.acts.order(:id).last
   end
 
   def found(memory, text)
-    query = Glossema::Matching::Query.new(content: Glossema::Content.from_written(text), source_lang: "en-GB", target_lang: "it-IT")
-    Glossema::Matching::Lookup.new([MemoryStore.new(memory)]).matches(query, threshold: 70).map { |match| match.target.text }
+    query =
+      Glossema::Matching::Query.new(
+        content: Glossema::Content.from_written(text),
+        source_lang: "en-GB",
+        target_lang: "it-IT"
+      )
+    Glossema::Matching::Lookup
+      .new([MemoryStore.new(memory)])
+      .matches(query, threshold: 70)
+      .map { |match| match.target.text }
   end
 
   it "go out as TMX and come in again without doubling, and an import is taken back as one step" do
     get "/api/memories/#{memory.id}/exchange"
     tmx = response.body
     fresh = user.memories.create!(name: "Copy", source_lang: "en-GB", target_lang: "it-IT")
-    expect(import(fresh, tmx, "a.tmx")).to have_attributes(state: "done", facts: include("read" => 3, "added" => 3))
+    expect(import(fresh, tmx, "a.tmx")).to have_attributes(
+      state: "done",
+      facts: include("read" => 3, "added" => 3)
+    )
     expect(import(fresh, tmx, "a.tmx").facts).to include("added" => 0, "same" => 3)
     columns = %w[source target author client created_at]
     expect(fresh.units.pluck(*columns)).to match_array(memory.units.pluck(*columns))
@@ -37,25 +66,48 @@ RSpec.describe "Memories" do
   end
 
   it "take in what can be read of a damaged file and say where it is damaged; refuse what is no such file" do
-    tmx = "<tmx version=\"1.4\"><body>\n<tu><tuv xml:lang=\"en\"><seg>One.</seg></tuv><tuv xml:lang=\"it\"><seg>Uno.</seg></tuv></tu>\n<tu><tuv xml:lang=\"en\"><seg>Two <b></seg></tuv></tu>\n" \
-          "<tu><tuv xml:lang=\"en\"><seg>Three.</seg></tuv><tuv xml:lang=\"it\"><seg>Tre.</seg></tuv></tu>\n<tu><tuv"
+    tmx =
+      "<tmx version=\"1.4\"><body>\n<tu><tuv xml:lang=\"en\"><seg>One.</seg></tuv><tuv " \
+        "xml:lang=\"it\"><seg>Uno.</seg></tuv></tu>\n<tu><tuv xml:lang=\"en\"><seg>Two " \
+        "<b></seg></tuv></tu>\n" \
+        "<tu><tuv xml:lang=\"en\"><seg>Three.</seg></tuv><tuv " \
+        "xml:lang=\"it\"><seg>Tre.</seg></tuv></tu>\n<tu><tuv"
     change = import(memory, tmx, "b.tmx")
     expect(change.facts).to include("added" => 2)
     expect(change.facts["faults"].map { |fault| fault["line"] }).to eq([3, 5, 5])
-    expect(import(memory, "<html></html>", "c.tmx")).to have_attributes(state: "failed", facts: include("message" => /\Ac\.tmx is not a TMX file/))
-    expect(import(memory, "just text", "d.txt")).to have_attributes(state: "failed", facts: include("message" => /d\.txt holds no translations/))
+    expect(import(memory, "<html></html>", "c.tmx")).to have_attributes(
+      state: "failed",
+      facts: include("message" => /\Ac\.tmx is not a TMX file/)
+    )
+    expect(import(memory, "just text", "d.txt")).to have_attributes(
+      state: "failed",
+      facts: include("message" => /d\.txt holds no translations/)
+    )
     expect(memory.units.count).to eq(5)
     post "/api/memories/#{memory.id}/exchange", params: { file: upload("a;b", "e.csv"), columns: "{first" }
     expect(body.dig("error", "message")).to start_with("The columns of the table cannot be read")
   end
 
   it "take in tables and XLIFF, and keep or replace a source that reads otherwise" do
-    import(memory, "Saddle;Sella\nAsk your dealer.;Chiedere al rivenditore.\n", "terms.csv", columns: { source_column: "1", target_column: "2" }.to_json)
-    expect(memory.units.where(source: "Ask your dealer.").pluck(:target)).to contain_exactly("Rivolgersi al rivenditore.", "Chiedere al rivenditore.")
-    xliff = "<xliff version=\"1.2\"><file original=\"a\" source-language=\"en\" target-language=\"it\" datatype=\"x\"><body><trans-unit id=\"1\"><source>Pedal</source><target>Pedale</target></trans-unit></body></file></xliff>"
+    import(
+      memory,
+      "Saddle;Sella\nAsk your dealer.;Chiedere al rivenditore.\n",
+      "terms.csv",
+      columns: { source_column: "1", target_column: "2" }.to_json
+    )
+    expect(memory.units.where(source: "Ask your dealer.").pluck(:target)).to contain_exactly(
+      "Rivolgersi al rivenditore.",
+      "Chiedere al rivenditore."
+    )
+    xliff =
+      "<xliff version=\"1.2\"><file original=\"a\" source-language=\"en\" target-language=\"it\" " \
+        "datatype=\"x\"><body><trans-unit " \
+        "id=\"1\"><source>Pedal</source><target>Pedale</target></trans-unit></body></file></xliff>"
     import(memory, xliff, "a.xlf")
     expect(memory.units.find_by(source: "Pedal").target).to eq("Pedale")
-    newer = "<tmx version=\"1.4\"><body><tu changedate=\"20300101T000000Z\"><tuv xml:lang=\"en\"><seg>Check the straps.</seg></tuv><tuv xml:lang=\"it\"><seg>Verificare le cinghie.</seg></tuv></tu></body></tmx>"
+    newer =
+      "<tmx version=\"1.4\"><body><tu changedate=\"20300101T000000Z\"><tuv xml:lang=\"en\"><seg>Check the " \
+        "straps.</seg></tuv><tuv xml:lang=\"it\"><seg>Verificare le cinghie.</seg></tuv></tu></body></tmx>"
     change = import(memory, newer, "n.tmx", different: "newer")
     expect(memory.units.where(source: "Check the straps.").pluck(:target)).to eq(["Verificare le cinghie."])
     delete "/api/changes/#{change.id}"
@@ -78,38 +130,87 @@ RSpec.describe "Memories" do
     patch "/api/units/#{unit.id}", params: { target: " " }, as: :json
     expect(body.dig("error", "code")).to eq("unit-empty")
     delete "/api/changes/#{edit}"
-    post "/api/memories/#{memory.id}/changes", params: { kind: "bulk", search: { text: "the" }, set: { client: "Pell & Rook" } }, as: :json
+    post "/api/memories/#{memory.id}/changes",
+      params: {
+        kind: "bulk",
+        search: {
+          text: "the"
+        },
+        set: {
+          client: "Pell & Rook"
+        }
+      },
+      as: :json
     bulk = body["id"]
     expect(memory.units.pluck(:client).tally).to eq("Tarnholt" => 2, "Pell & Rook" => 1)
-    post "/api/memories/#{memory.id}/changes", params: { kind: "delete", ids: memory.units.pluck(:id) }, as: :json
+    post "/api/memories/#{memory.id}/changes",
+      params: {
+        kind: "delete",
+        ids: memory.units.pluck(:id)
+      },
+      as: :json
     gone = body["id"]
     expect([memory.units.count, units(text: "dealer"), found(memory, "Ask your dealer.")]).to eq([0, [], []])
     [gone, bulk].each { |change| delete "/api/changes/#{change}" }
     expect(kept).to eq(before)
-    expect([units(text: "dealer"), found(memory, "Ask your dealer.")]).to eq([["Ask your dealer."], ["Rivolgersi al rivenditore."]])
+    expect([units(text: "dealer"), found(memory, "Ask your dealer.")]).to eq(
+      [["Ask your dealer."], ["Rivolgersi al rivenditore."]]
+    )
   end
 
   it "are tidied up by what deserves a look" do
-    memory.take_in([["Ask your dealer.", "Chiedere al rivenditore."], ["Keep the same words", "Keep the same words"], ["{1}Bold{/1} text", "Testo grassetto"],
-                    ["Short.", "Una traduzione che è molto, molto più lunga della sua fonte."]].map { |source, target| Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: {}) })
+    memory.take_in(
+      [
+        ["Ask your dealer.", "Chiedere al rivenditore."],
+        ["Keep the same words", "Keep the same words"],
+        ["{1}Bold{/1} text", "Testo grassetto"],
+        ["Short.", "Una traduzione che è molto, molto più lunga della sua fonte."]
+      ].map do |source, target|
+        Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: {})
+      end
+    )
     MemoryWriter.new(memory).add(source: "Check the straps.", target: "Controllare le cinghie.")
     get "/api/memories/#{memory.id}/tidy"
-    expect(body).to eq("duplicates" => 1, "contradictions" => 2, "empty" => 0, "untranslated" => 1, "codes" => 1, "lengths" => 1)
+    expect(body).to eq(
+      "duplicates" => 1,
+      "contradictions" => 2,
+      "empty" => 0,
+      "untranslated" => 1,
+      "codes" => 1,
+      "lengths" => 1
+    )
     expect(units(tidy: "contradictions")).to eq(["Ask your dealer."] * 2)
-    post "/api/memories/#{memory.id}/changes", params: { kind: "delete", search: { tidy: "duplicates" } }, as: :json
+    post "/api/memories/#{memory.id}/changes",
+      params: {
+        kind: "delete",
+        search: {
+          tidy: "duplicates"
+        }
+      },
+      as: :json
     expect(memory.units.where(source: "Check the straps.").count).to eq(1)
   end
 
   it "move many units in the background, with how far it is; stopped, what is left stays where it was" do
     stub_const("MemoryChange::MANY", 1)
     stub_const("MemoryChange::STEP", 10)
-    other = make_memory(user, (1..40).map { |index| ["Bell number #{index}", "Campanello #{index}"] }, name: "Other")
-    merge = -> { post("/api/memories/#{memory.id}/changes", params: { kind: "merge", from: other.id }, as: :json) && MemoryChange.find(body["id"]) }
+    other =
+      make_memory(
+        user,
+        (1..40).map { |index| ["Bell number #{index}", "Campanello #{index}"] },
+        name: "Other"
+      )
+    merge = -> do
+      post("/api/memories/#{memory.id}/changes", params: { kind: "merge", from: other.id }, as: :json) &&
+        MemoryChange.find(body["id"])
+    end
     change = merge.call
     expect([change.state, memory.units.count, other.reload.deleted_at.nil?]).to eq(["waiting", 3, false])
     patch "/api/changes/#{change.id}"
     perform_enqueued_jobs
-    expect([change.reload.state, change.left, memory.units.count, other.reload.deleted_at]).to eq(["cancelled", nil, 3, nil])
+    expect([change.reload.state, change.left, memory.units.count, other.reload.deleted_at]).to eq(
+      ["cancelled", nil, 3, nil]
+    )
     again = merge.call
     perform_enqueued_jobs { MemoryChange.resume }
     expect([again.reload.state, again.facts["added"], memory.units.count]).to eq(["done", 40, 43])
@@ -117,20 +218,50 @@ RSpec.describe "Memories" do
     expect([body["state"], memory.units.count]).to eq(["undoing", 43])
     perform_enqueued_jobs { MemoryChange.resume }
     expect([memory.units.count, other.reload.units.count, other.deleted_at]).to eq([3, 40, nil])
-    post "/api/memories/#{other.id}/changes", params: { kind: "bulk", search: { text: "bell" }, set: { subject: "Bells" } }, as: :json
+    post "/api/memories/#{other.id}/changes",
+      params: {
+        kind: "bulk",
+        search: {
+          text: "bell"
+        },
+        set: {
+          subject: "Bells"
+        }
+      },
+      as: :json
     bulk = MemoryChange.find(body["id"])
     perform_enqueued_jobs
     expect([bulk.reload.state, bulk.done, other.units.where(subject: "Bells").count]).to eq(["done", 40, 40])
-    post "/api/memories/#{other.id}/changes", params: { kind: "delete", ids: other.units.limit(30).ids }, as: :json
+    post "/api/memories/#{other.id}/changes",
+      params: {
+        kind: "delete",
+        ids: other.units.limit(30).ids
+      },
+      as: :json
     perform_enqueued_jobs
     expect(other.units.count).to eq(10)
   end
 
   it "have the columns of a table guessed before its units are brought in" do
-    table = "Key;italiano;English\na1;Serrare i bulloni.;Tighten the bolts.\na2;Suonare il campanello.;Ring the bell.\n"
+    table =
+      "Key;italiano;English\na1;Serrare i bulloni.;Tighten the bolts.\na2;Suonare il campanello.;Ring the " \
+        "bell.\n"
     post "/api/memories/#{memory.id}/table", params: { file: upload(table, "terms.csv") }
-    expect(body).to include("source" => "English", "target" => "italiano", "rows" => [["a1", "Serrare i bulloni.", "Tighten the bolts."], ["a2", "Suonare il campanello.", "Ring the bell."]])
-    perform_enqueued_jobs { post "/api/memories/#{memory.id}/exchange", params: { file: upload(table, "terms.csv"), columns: { source_column: "English", target_column: "italiano" }.to_json } }
+    expect(body).to include(
+      "source" => "English",
+      "target" => "italiano",
+      "rows" => [
+        ["a1", "Serrare i bulloni.", "Tighten the bolts."],
+        ["a2", "Suonare il campanello.", "Ring the bell."]
+      ]
+    )
+    perform_enqueued_jobs do
+      post "/api/memories/#{memory.id}/exchange",
+        params: {
+          file: upload(table, "terms.csv"),
+          columns: { source_column: "English", target_column: "italiano" }.to_json
+        }
+    end
     expect(units(text: "bolts")).to eq(["Tighten the bolts."])
     expect(memory.units.find_by(source: "Ring the bell.").target).to eq("Suonare il campanello.")
     post "/api/memories/#{memory.id}/table", params: { file: upload("Just a text.", "a.txt") }
@@ -138,7 +269,12 @@ RSpec.describe "Memories" do
   end
 
   it "are merged, split by client, renamed, deleted and brought back" do
-    other = make_memory(user, [["Ask your dealer.", "Rivolgersi al rivenditore."], ["Ring the bell.", "Suonare il campanello."]], name: "Other")
+    other =
+      make_memory(
+        user,
+        [["Ask your dealer.", "Rivolgersi al rivenditore."], ["Ring the bell.", "Suonare il campanello."]],
+        name: "Other"
+      )
     other.units.last.update!(client: "Pell & Rook")
     post "/api/memories/#{memory.id}/changes", params: { kind: "merge", from: other.id }, as: :json
     merge = body["id"]
@@ -146,12 +282,20 @@ RSpec.describe "Memories" do
     get "/api/memories"
     expect(body.map { |one| one["name"] }).to eq(["Tarnholt, delivered"])
     post "/api/memories/#{memory.id}/changes", params: { kind: "split", by: "client" }, as: :json
-    expect(user.memories.present.pluck(:name)).to contain_exactly("Tarnholt, delivered", "Tarnholt, delivered · Tarnholt", "Tarnholt, delivered · Pell & Rook")
-    expect(found(user.memories.find_by(name: "Tarnholt, delivered · Pell & Rook"), "Ring the bell.")).to eq(["Suonare il campanello."])
+    expect(user.memories.present.pluck(:name)).to contain_exactly(
+      "Tarnholt, delivered",
+      "Tarnholt, delivered · Tarnholt",
+      "Tarnholt, delivered · Pell & Rook"
+    )
+    expect(found(user.memories.find_by(name: "Tarnholt, delivered · Pell & Rook"), "Ring the bell.")).to eq(
+      ["Suonare il campanello."]
+    )
     MemoryChange.where(kind: "split").order(id: :desc).each { |change| delete "/api/changes/#{change.id}" }
     expect(user.memories.present.pluck(:name)).to eq(["Tarnholt, delivered"])
     delete "/api/changes/#{merge}"
-    expect([memory.units.count, other.reload.units.count, other.deleted_at, found(other, "Ring the bell.")]).to eq([3, 2, nil, ["Suonare il campanello."]])
+    expect(
+      [memory.units.count, other.reload.units.count, other.deleted_at, found(other, "Ring the bell.")]
+    ).to eq([3, 2, nil, ["Suonare il campanello."]])
     patch "/api/memories/#{memory.id}", params: { name: "Other" }, as: :json
     expect(body.dig("error", "message")).to eq("Name is the name of another memory.")
     delete "/api/memories/#{other.id}"
@@ -163,15 +307,24 @@ RSpec.describe "Memories" do
 
   it "are looked through for words, in order or not, in other endings, with the hits marked" do
     project = make_project(user, memories: [{ "memory_id" => memory.id }])
-    look = lambda do |**params|
-      get("/api/projects/#{project.id}/concordance", params: params)
-      body["hits"].map { |hit| [hit["kind"], hit["source"], hit["marks"].map { |from, to| hit[hit["side"]][from...to] }] }
-    end
+    look =
+      lambda do |**params|
+        get("/api/projects/#{project.id}/concordance", params: params)
+        body["hits"].map do |hit|
+          [hit["kind"], hit["source"], hit["marks"].map { |from, to| hit[hit["side"]][from...to] }]
+        end
+      end
     expect(look.call(text: "the straps")).to eq([["memory", "Check the straps.", ["the straps"]]])
     expect(look.call(text: "straps check")).to eq([])
-    expect(look.call(text: "straps check", way: "words")).to eq([["memory", "Check the straps.", %w[Check straps]]])
-    expect(look.call(text: "checking strap", way: "alike")).to eq([["memory", "Check the straps.", %w[Check straps]]])
-    expect(look.call(text: "rivenditore", side: "target")).to eq([["memory", "Ask your dealer.", ["rivenditore"]]])
+    expect(look.call(text: "straps check", way: "words")).to eq(
+      [["memory", "Check the straps.", %w[Check straps]]]
+    )
+    expect(look.call(text: "checking strap", way: "alike")).to eq(
+      [["memory", "Check the straps.", %w[Check straps]]]
+    )
+    expect(look.call(text: "rivenditore", side: "target")).to eq(
+      [["memory", "Ask your dealer.", ["rivenditore"]]]
+    )
     expect(look.call(text: "\" OR (")).to eq([])
     project.segments.last.confirm("Rivolgersi a noi.", origin: { "kind" => "typed" }, by: user)
     expect(look.call(text: "ask your dealer").map(&:first)).to include("project", "memory")
@@ -180,12 +333,15 @@ RSpec.describe "Memories" do
   it "keep repeats together, ask when one changes, and leave alone what is exempt" do
     project = make_project(user)
     first, second = project.segments.where(source: "Check the straps again.").to_a
-    say = lambda do |segment, target|
-      patch "/api/segments/#{segment.id}", params: { target: target, confirm: true }, as: :json
-      body
-    end
+    say =
+      lambda do |segment, target|
+        patch "/api/segments/#{segment.id}", params: { target: target, confirm: true }, as: :json
+        body
+      end
     user.update!(preferences: { "confirm_repeats" => true })
-    expect(say.call(first, "Ricontrollare le cinghie.")["repeats"].map { |one| one.values_at("id", "state") }).to eq([[second.id, "translated"]])
+    expect(
+      say.call(first, "Ricontrollare le cinghie.")["repeats"].map { |one| one.values_at("id", "state") }
+    ).to eq([[second.id, "translated"]])
     delete "/api/segments/#{first.id}/repeats"
     expect(second.reload).to have_attributes(target: "", state: "untouched")
     say.call(first, "Ricontrollare le cinghie.")

@@ -1,17 +1,26 @@
 # The path of a project through the API: dropped, briefed, translated, delivered.
 RSpec.describe "The work" do
   let(:user) { make_user }
-  let(:memory) {
-    make_memory(user,
-                {
-                  "The rear deck carries up to {1}60 kg{/1}, including the child seat." => "Il pianale posteriore porta fino a {1}60 kg{/1}, seggiolino compreso.", "Ask your dealer." => "Rivolgersi al rivenditore."
-                })
-  }
+  let(:memory) do
+    make_memory(
+      user,
+      {
+        "The rear deck carries up to {1}60 kg{/1}, including the child seat." =>
+          "Il pianale posteriore porta fino a {1}60 kg{/1}, seggiolino compreso.",
+        "Ask your dealer." => "Rivolgersi al rivenditore."
+      }
+    )
+  end
 
   before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
 
   def upload(bytes, name)
-    Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true, original_filename: name)
+    Rack::Test::UploadedFile.new(
+      StringIO.new(bytes),
+      "application/octet-stream",
+      true,
+      original_filename: name
+    )
   end
 
   def body = response.parsed_body
@@ -19,34 +28,62 @@ RSpec.describe "The work" do
   def drop(files)
     post "/api/projects", as: :json
     project = Project.find(body["id"])
-    perform_enqueued_jobs {
-      post "/api/projects/#{project.id}/documents", params: { files: files.map { |name, bytes|
-        upload(bytes, name)
-      } }
-    }
+    perform_enqueued_jobs do
+      post "/api/projects/#{project.id}/documents",
+        params: {
+          files: files.map { |name, bytes| upload(bytes, name) }
+        }
+    end
     project.reload
   end
 
   it "reads dropped files, proposes the rest, and refuses what cannot be read in a sentence" do
     client = user.clients.create!(name: "Tarnholt Cargo Cycles", code: "TRN")
-    earlier = make_project(user, memories: [{ "memory_id" => memory.id, "learns" => "deliver", "penalty" => 2 }])
-    earlier.update!(client: client, reference: "TRN-#{Time.current.strftime('%y')}01", subject: "Bicycles, manuals")
-    project = drop(
-      "spring_manual.docx" => manual_docx(Making::MANUAL + [["p",
-                                                             "Tarnholt Cargo Cycles is where it was built by hand and is for you."]]), "notes.txt" => "Bring the bicycle to the dealer.", "bad.docx" => "PK\x03\x04broken", "empty.txt" => " "
+    earlier =
+      make_project(user, memories: [{ "memory_id" => memory.id, "learns" => "deliver", "penalty" => 2 }])
+    earlier.update!(
+      client: client,
+      reference: "TRN-#{Time.current.strftime("%y")}01",
+      subject: "Bicycles, manuals"
     )
+    project =
+      drop(
+        "spring_manual.docx" =>
+          manual_docx(
+            Making::MANUAL + [["p", "Tarnholt Cargo Cycles is where it was built by hand and is for you."]]
+          ),
+        "notes.txt" => "Bring the bicycle to the dealer.",
+        "bad.docx" => "PK\x03\x04broken",
+        "empty.txt" => " "
+      )
     get "/api/projects/#{project.id}"
-    expect(body["documents"].map { |row|
-      row.values_at("name", "state",
-                    "format")
-    }).to eq([["spring_manual.docx", "ready", "DOCX"], ["notes.txt", "ready", "Text"], ["bad.docx", "refused", nil],
-              ["empty.txt", "refused", nil]])
-    expect(body["documents"].filter_map { |row| row["message"] }).to all(match(/\A(bad\.docx|empty\.txt) .+\.\z/))
-    expect(body).to include("name" => "Spring manual", "client" => "Tarnholt Cargo Cycles", "source_lang" => "en-GB",
-                            "target_lang" => "it-IT", "subject" => "Bicycles, manuals", "reference" => "TRN-#{Time.current.strftime('%y')}02")
+    expect(body["documents"].map { |row| row.values_at("name", "state", "format") }).to eq(
+      [
+        %w[spring_manual.docx ready DOCX],
+        %w[notes.txt ready Text],
+        ["bad.docx", "refused", nil],
+        ["empty.txt", "refused", nil]
+      ]
+    )
+    expect(body["documents"].filter_map { |row| row["message"] }).to all(
+      match(/\A(bad\.docx|empty\.txt) .+\.\z/)
+    )
+    expect(body).to include(
+      "name" => "Spring manual",
+      "client" => "Tarnholt Cargo Cycles",
+      "source_lang" => "en-GB",
+      "target_lang" => "it-IT",
+      "subject" => "Bicycles, manuals",
+      "reference" => "TRN-#{Time.current.strftime("%y")}02"
+    )
     expect(body["due_at"]).to be_present
-    expect(body["memories"].map { |row| row.values_at("memory_id", "learns", "penalty") }).to eq([[memory.id, "deliver", 2]])
-    bands = body["documents"].first["bands"].transform_values { |band| band["words"] }.reject { |_, words| words.zero? }
+    expect(body["memories"].map { |row| row.values_at("memory_id", "learns", "penalty") }).to eq(
+      [[memory.id, "deliver", 2]]
+    )
+    bands =
+      body["documents"].first["bands"]
+        .transform_values { |band| band["words"] }
+        .reject { |_, words| words.zero? }
     expect(bands).to include("exact" => 3, "repetition" => 4)
     expect(bands.values.sum).to eq(body["documents"].first.dig("facts", "words"))
 
@@ -57,15 +94,31 @@ RSpec.describe "The work" do
 
   it "keeps what she set herself when the proposals change" do
     project = drop("a.txt" => "Bring the bicycle to the dealer.")
-    patch "/api/projects/#{project.id}", params: { name: "Mine", target_lang: "nl-NL", due_at: "2027-01-04T15:00:00Z" }, as: :json
-    perform_enqueued_jobs {
-      post "/api/projects/#{project.id}/documents", params: { files: [upload("More of the text to be read.", "b.txt")] }
-    }
-    expect(project.reload).to have_attributes(name: "Mine", target_lang: "nl-NL", due_at: Time.utc(2027, 1, 4, 15))
+    patch "/api/projects/#{project.id}",
+      params: {
+        name: "Mine",
+        target_lang: "nl-NL",
+        due_at: "2027-01-04T15:00:00Z"
+      },
+      as: :json
+    perform_enqueued_jobs do
+      post "/api/projects/#{project.id}/documents",
+        params: {
+          files: [upload("More of the text to be read.", "b.txt")]
+        }
+    end
+    expect(project.reload).to have_attributes(
+      name: "Mine",
+      target_lang: "nl-NL",
+      due_at: Time.utc(2027, 1, 4, 15)
+    )
   end
 
-  { "no language" => [{ target_lang: "" }, /which language/],
-    "nonsense for a language" => [{ target_lang: "Italian" }, /not a language tag/], "the same language" => [{ target_lang: "en" }, /is the language of the files/] }.each do |fault, (fields, message)|
+  {
+    "no language" => [{ target_lang: "" }, /which language/],
+    "nonsense for a language" => [{ target_lang: "Italian" }, /not a language tag/],
+    "the same language" => [{ target_lang: "en" }, /is the language of the files/]
+  }.each do |fault, (fields, message)|
     it "does not begin with #{fault}" do
       project = drop("a.txt" => "Bring the bicycle to the dealer, and have it checked.")
       patch "/api/projects/#{project.id}", params: { source_lang: "en" }.merge(fields), as: :json
@@ -89,13 +142,34 @@ RSpec.describe "The work" do
     post "/api/documents/#{document.id}/reading"
     # The server dies in the middle: some segments are there, the job is not.
     document.update!(state: "reading")
-    Segment.insert_all!([{ document_id: document.id, project_id: project.id, position: 1, key: "x", block: "line", path: "x",
-                           source: "half", source_key: "x", words: 1, characters: 4 }])
+    Segment.insert_all!(
+      [
+        {
+          document_id: document.id,
+          project_id: project.id,
+          position: 1,
+          key: "x",
+          block: "line",
+          path: "x",
+          source: "half",
+          source_key: "x",
+          words: 1,
+          characters: 4
+        }
+      ]
+    )
     clear_enqueued_jobs
     perform_enqueued_jobs { Document.resume_reading }
     expect(document.reload.state).to eq("ready")
-    expect(document.segments.pluck(:source)).to eq(["The rear deck carries up to {1}80 kg{/1}, including the child seat.",
-                                                    "Check the straps again.", "Never leave a child alone.", "Check the straps again.", "Ask your dealer."])
+    expect(document.segments.pluck(:source)).to eq(
+      [
+        "The rear deck carries up to {1}80 kg{/1}, including the child seat.",
+        "Check the straps again.",
+        "Never leave a child alone.",
+        "Check the straps again.",
+        "Ask your dealer."
+      ]
+    )
   end
 
   describe "a project begun" do
@@ -103,7 +177,11 @@ RSpec.describe "The work" do
     let(:segments) { project.segments.order(:position).to_a }
 
     def write(segment, target, **more)
-      patch("/api/segments/#{segment.id}", params: { target: target, origin: { kind: "typed" } }.merge(more), as: :json)
+      patch(
+        "/api/segments/#{segment.id}",
+        params: { target: target, origin: { kind: "typed" } }.merge(more),
+        as: :json
+      )
     end
 
     it "keeps drafts out of the memories, and confirmed text in those that learn at once" do
@@ -112,12 +190,17 @@ RSpec.describe "The work" do
       expect([own.units.count, segments[1].reload.state]).to eq([0, "draft"])
       write(segments[1], "Ricontrollare le cinghie.", confirm: true)
       expect(body["segment"]).to include("state" => "translated", "target" => "Ricontrollare le cinghie.")
-      expect(body["repeats"].map { |row|
-        row.values_at("position", "state", "target")
-      }).to eq([[4, "draft", "Ricontrollare le cinghie."]])
+      expect(body["repeats"].map { |row| row.values_at("position", "state", "target") }).to eq(
+        [[4, "draft", "Ricontrollare le cinghie."]]
+      )
       unit = own.units.first
-      expect(unit).to have_attributes(author: "Ines Calloway", file: "manual.docx", project: project.reference,
-                                      previous_hash: MemoryUnit.hash_of_key(segments[0].source_key), next_hash: MemoryUnit.hash_of_key(segments[2].source_key))
+      expect(unit).to have_attributes(
+        author: "Ines Calloway",
+        file: "manual.docx",
+        project: project.reference,
+        previous_hash: MemoryUnit.hash_of_key(segments[0].source_key),
+        next_hash: MemoryUnit.hash_of_key(segments[2].source_key)
+      )
 
       write(segments[1], "Controllare di nuovo le cinghie.", confirm: true)
       expect(own.units.reload.map(&:target)).to eq(["Controllare di nuovo le cinghie."])
@@ -144,7 +227,9 @@ RSpec.describe "The work" do
       write(segments[4], "Rivolgersi al rivenditore.", marked: true)
       write(segments[3], "", marked: true)
       rows = [segments[4], segments[3]].map(&:reload)
-      expect(rows.map { |row| [row.state, row.marked, row.versions.count] }).to eq([["translated", true, 1], ["untouched", true, 0]])
+      expect(rows.map { |row| [row.state, row.marked, row.versions.count] }).to eq(
+        [["translated", true, 1], ["untouched", true, 0]]
+      )
     end
 
     it "keeps every version, drafts typed in one go as one" do
@@ -153,21 +238,30 @@ RSpec.describe "The work" do
       write(segments[4], "Rivolgersi al rivenditore.", confirm: true)
       write(segments[4], "Chiedere", origin: { kind: "memory", score: 80 })
       get "/api/segments/#{segments[4].id}/versions"
-      expect(body.map { |row|
-        row.values_at("target", "state",
-                      "author")
-      }).to eq([["Chiedere", "draft", user.name], ["Rivolgersi al rivenditore.", "translated", user.name],
-                ["Rivolgersi", "draft", user.name]])
+      expect(body.map { |row| row.values_at("target", "state", "author") }).to eq(
+        [
+          ["Chiedere", "draft", user.name],
+          ["Rivolgersi al rivenditore.", "translated", user.name],
+          ["Rivolgersi", "draft", user.name]
+        ]
+      )
     end
 
     it "offers what the memories know, with what differs and where it came from" do
       get "/api/segments/#{segments[0].id}/proposals"
       offer = body["proposals"].first
-      expect(offer).to include("kind" => "adapted", "score" => 99, "stored" => "Il pianale posteriore porta fino a 60 kg, seggiolino compreso.",
-                               "target" => "Il pianale posteriore porta fino a {1}80 kg{/1}, seggiolino compreso.", "author" => "Matteo Ferrante", "client" => "Tarnholt", "memory" => memory.name)
-      expect(offer["differences"].map { |row|
-        row.values_at("op", "source", "memory", "source_span")
-      }).to eq([["replace", "80", "60", [28, 30]]])
+      expect(offer).to include(
+        "kind" => "adapted",
+        "score" => 99,
+        "stored" => "Il pianale posteriore porta fino a 60 kg, seggiolino compreso.",
+        "target" => "Il pianale posteriore porta fino a {1}80 kg{/1}, seggiolino compreso.",
+        "author" => "Matteo Ferrante",
+        "client" => "Tarnholt",
+        "memory" => memory.name
+      )
+      expect(offer["differences"].map { |row| row.values_at("op", "source", "memory", "source_span") }).to eq(
+        [["replace", "80", "60", [28, 30]]]
+      )
       get "/api/segments/#{segments[4].id}/proposals"
       expect(body["proposals"].first.values_at("kind", "score")).to eq(["exact", 100])
     end
@@ -176,23 +270,32 @@ RSpec.describe "The work" do
       write(segments[0], "Il pianale posteriore porta fino a 80 kg.", confirm: true)
       write(segments[1], "Ricontrollare le cinghie.", confirm: true)
       get "/api/projects/#{project.id}/readiness"
-      expect(body["items"].transform_values { |item| item["count"] }).to eq("untouched" => 2, "draft" => 1, "codes" => 1)
+      expect(body["items"].transform_values { |item| item["count"] }).to eq(
+        "untouched" => 2,
+        "draft" => 1,
+        "codes" => 1
+      )
       expect(body["items"]["codes"]["places"].first).to include("id" => segments[0].id, "number" => 1)
 
       post "/api/projects/#{project.id}/deliveries", as: :json
       file = body["files"].first
       expect(body["learned"]).to eq(2)
       expect(file).to include("name" => "manual_it-IT.docx")
-      expect(file["proof"]["differences"].map { |row|
-        row["message"]
-      }).to match([a_string_ending_with("{1} missing, {/1} missing.")])
+      expect(file["proof"]["differences"].map { |row| row["message"] }).to match(
+        [a_string_ending_with("{1} missing, {/1} missing.")]
+      )
       expect(memory.units.reload.map(&:target)).to include("Ricontrollare le cinghie.")
 
-      get "/api/delivered_files/#{file['id']}"
+      get "/api/delivered_files/#{file["id"]}"
       expect(Digest::SHA256.hexdigest(response.body)).to eq(file["checksum"])
-      expect(parts_of(response.body)["word/document.xml"].scan(%r{<w:t[^>]*>([^<]*)</w:t>}).flatten)
-        .to eq(["Il pianale posteriore porta fino a 80 kg.", "Ricontrollare le cinghie.",
-                "Never leave a child alone. Ricontrollare le cinghie.", "Ask your dealer."])
+      expect(parts_of(response.body)["word/document.xml"].scan(%r{<w:t[^>]*>([^<]*)</w:t>}).flatten).to eq(
+        [
+          "Il pianale posteriore porta fino a 80 kg.",
+          "Ricontrollare le cinghie.",
+          "Never leave a child alone. Ricontrollare le cinghie.",
+          "Ask your dealer."
+        ]
+      )
       get "/api/deliveries/#{Delivery.last.id}"
       expect(parts_of(response.body).keys).to eq(["it-IT/manual_it-IT.docx"])
       get "/api/projects/#{project.id}/deliveries"
@@ -202,9 +305,17 @@ RSpec.describe "The work" do
     it "puts the project into Today with what is left and where to go on" do
       write(segments[0], "Il pianale …")
       get "/api/today"
-      expect(body["projects"].first).to include("name" => "Owner’s manual", "left" => project.segments.sum(:words),
-                                                "step" => "translate")
-      expect(body["resume"]).to include("project_id" => project.id, "segment_id" => segments[0].id, "number" => 1, "total" => 5)
+      expect(body["projects"].first).to include(
+        "name" => "Owner’s manual",
+        "left" => project.segments.sum(:words),
+        "step" => "translate"
+      )
+      expect(body["resume"]).to include(
+        "project_id" => project.id,
+        "segment_id" => segments[0].id,
+        "number" => 1,
+        "total" => 5
+      )
     end
   end
 end

@@ -1,4 +1,5 @@
-# A real browser on the real interface. Jobs run in threads of the same process, on a database that is emptied after each.
+# A real browser on the real interface. Jobs run in threads of the same process, on a database that is emptied
+# after each.
 require "capybara/rspec"
 require "selenium-webdriver"
 require "tmpdir"
@@ -6,11 +7,10 @@ require "tmpdir"
 Selenium::WebDriver::Chrome::Service.driver_path = "/usr/bin/chromedriver"
 Capybara.register_driver(:chromium) do |app|
   options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
-  %w[--headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-     --disable-component-update --disable-sync --window-size=1280,800 --force-prefers-reduced-motion]
-    .each { |argument|
-    options.add_argument(argument)
-  }
+  %w[
+    --headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+    --disable-component-update --disable-sync --window-size=1280,800 --force-prefers-reduced-motion
+  ].each { |argument| options.add_argument(argument) }
   options.add_argument("--user-data-dir=#{Dir.mktmpdir}")
   options.add_preference("download.default_directory", Browsing::DOWNLOADS)
   Capybara::Selenium::Driver.new(app, browser: :chrome, options: options)
@@ -21,8 +21,11 @@ Capybara.enable_aria_label = true
 
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
-  TABLES = %w[delivered_files deliveries versions segments documents attachments_of_memories memory_unit_versions memory_changes memory_units
-              memory_postings memory_parts memory_fresh memories projects clients users active_storage_attachments active_storage_blobs].freeze
+  TABLES = %w[
+    delivered_files deliveries versions segments documents attachments_of_memories memory_unit_versions
+    memory_changes memory_units memory_postings memory_parts memory_fresh memories projects clients users
+    active_storage_attachments active_storage_blobs
+  ].freeze
 
   def sign_in(user)
     visit "/"
@@ -66,13 +69,22 @@ module Browsing
 
   # What axe finds wrong with the page as it is.
   def faults
-    page.execute_script(File.read(Rails.root.join("node_modules/axe-core/axe.min.js"))) unless page.evaluate_script("typeof window.axe === 'object'")
-    result = page.evaluate_async_script("const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] }).then(done)")
-    result["violations"].map { |fault|
-      [fault["id"], fault["nodes"].first(3).map { |node|
-        "#{node['target'].join(' ')}: #{node['failureSummary'].lines[1].to_s.strip}"
-      }]
-    }
+    unless page.evaluate_script("typeof window.axe === 'object'")
+      page.execute_script(File.read(Rails.root.join("node_modules/axe-core/axe.min.js")))
+    end
+    result =
+      page.evaluate_async_script(
+        "const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] " \
+          "}).then(done)"
+      )
+    result["violations"].map do |fault|
+      [
+        fault["id"],
+        fault["nodes"]
+          .first(3)
+          .map { |node| "#{node["target"].join(" ")}: #{node["failureSummary"].lines[1].to_s.strip}" }
+      ]
+    end
   end
 end
 

@@ -1,25 +1,46 @@
 # Makes users, files and projects for specs, through the same doors as the interface.
 module Making
   MANUAL = [
-    ["p", "The rear deck carries up to ", ["<w:b/>", "80 kg"], ", including the child seat."], ["p", "Check the straps again."], ["p", "Never leave a child alone. Check the straps again."],
+    ["p", "The rear deck carries up to ", ["<w:b/>", "80 kg"], ", including the child seat."],
+    ["p", "Check the straps again."],
+    ["p", "Never leave a child alone. Check the straps again."],
     ["p", "Ask your dealer."]
   ].freeze
 
   def make_user(name = "Ines Calloway")
-    User.create!(name: name, email: "#{name.parameterize}-#{SecureRandom.hex(3)}@calloway.example", password: "cargo-bicycle")
+    User.create!(
+      name: name,
+      email: "#{name.parameterize}-#{SecureRandom.hex(3)}@calloway.example",
+      password: "cargo-bicycle"
+    )
   end
 
   # rows: ["p", text or [run properties, text] …]
   def manual_docx(rows = MANUAL)
-    docx(rows.map { |_, *runs| paragraph(*runs.map { |piece| piece.is_a?(Array) ? run(piece[1], piece[0]) : run(piece) }) }.join)
+    docx(
+      rows
+        .map do |_, *runs|
+          paragraph(*runs.map { |piece| piece.is_a?(Array) ? run(piece[1], piece[0]) : run(piece) })
+        end
+        .join
+    )
   end
 
   def make_memory(user, pairs, name: "Tarnholt, delivered")
     memory = user.memories.create!(name: name, source_lang: "en-GB", target_lang: "it-IT")
-    memory.take_in(pairs.map { |source, target|
-      Glossema::Exchange::Tmx::Pair.new(source: source, target: target,
-                                        attributes: { "author" => "Matteo Ferrante", "client" => "Tarnholt", "created_at" => "2026-05-12T10:00:00Z" })
-    })
+    memory.take_in(
+      pairs.map do |source, target|
+        Glossema::Exchange::Tmx::Pair.new(
+          source: source,
+          target: target,
+          attributes: {
+            "author" => "Matteo Ferrante",
+            "client" => "Tarnholt",
+            "created_at" => "2026-05-12T10:00:00Z"
+          }
+        )
+      end
+    )
     memory
   end
 

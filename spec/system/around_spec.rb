@@ -71,11 +71,17 @@ RSpec.describe "Around the work" do
     project = make_project(user)
     sign_in(user)
     page.current_window.resize_to(760, 800)
-    ["/", "/projects/#{project.id}/brief", "/projects/#{project.id}/translate", "/projects/#{project.id}/deliver",
-     "/memories"].each do |path|
+    [
+      "/",
+      "/projects/#{project.id}/brief",
+      "/projects/#{project.id}/translate",
+      "/projects/#{project.id}/deliver",
+      "/memories"
+    ].each do |path|
       visit path
       expect(page).to have_css("main > *")
-      expect(page.evaluate_script("document.documentElement.scrollWidth - window.innerWidth")).to be <= 0, path
+      expect(page.evaluate_script("document.documentElement.scrollWidth - window.innerWidth")).to be <= 0,
+        path
     end
     expect(page).to have_css("main")
   ensure

@@ -50,7 +50,7 @@ RSpec.describe "Brief" do
     type("Pell & Rook Ceramics")
     press(:enter)
     expect(page).to have_css("[aria-label='Client: Pell & Rook Ceramics']")
-    expect(page).to have_css("[aria-label='Reference: PEL-#{Time.current.strftime('%y')}01']")
+    expect(page).to have_css("[aria-label='Reference: PEL-#{Time.current.strftime("%y")}01']")
     expect(user.clients.pluck(:name)).to eq(["Pell & Rook Ceramics"])
   end
 
@@ -77,15 +77,18 @@ RSpec.describe "Brief" do
     click_button "First: learns when I deliver"
     click_button "read only"
     expect(page).to have_css(".stock li:nth-child(3)", text: "read only")
-    expect(Project.last.attachments.map { |row|
-      [row.memory.name, row.learns, row.read_only]
-    }).to eq([["Second", "deliver", false], ["First", "deliver", true]])
+    expect(Project.last.attachments.map { |row| [row.memory.name, row.learns, row.read_only] }).to eq(
+      [["Second", "deliver", false], ["First", "deliver", true]]
+    )
 
     find("[aria-label^='Add a memory:']").click
     type("Spring work")
     press(:enter)
     expect(page).to have_css(".stock .name", text: "Spring work")
-    expect(user.memories.find_by!(name: "Spring work")).to have_attributes(source_lang: "en-GB", target_lang: "it-IT")
+    expect(user.memories.find_by!(name: "Spring work")).to have_attributes(
+      source_lang: "en-GB",
+      target_lang: "it-IT"
+    )
   end
 
   it "waits with a brief that was left, and puts it away" do

@@ -1,4 +1,5 @@
-# How files are read and cut, in a real browser: options on Brief, the Rules page, splitting and joining, a newer version.
+# How files are read and cut, in a real browser: options on Brief, the Rules page, splitting and joining, a
+# newer version.
 RSpec.describe "Cutting" do
   let(:user) { make_user }
   let(:folder) { Dir.mktmpdir }
@@ -23,7 +24,10 @@ RSpec.describe "Cutting" do
     click_button "options: prices.xlsx"
     fill_in "Only these ranges", with: "from here to there"
     click_button "Read the file this way"
-    expect(page).to have_css(".files .alarm", text: "not taken: prices.xlsx: “from here to there” is not a range")
+    expect(page).to have_css(
+      ".files .alarm",
+      text: "not taken: prices.xlsx: “from here to there” is not a range"
+    )
     click_button "options: prices.xlsx"
     find_field("Only these ranges").set("", clear: :backspace)
     click_button "Read the file this way"
@@ -52,7 +56,10 @@ RSpec.describe "Cutting" do
     click_button "Keep for this project"
     expect(page).to have_text("These are this project’s own rules.")
     eventually { expect(sources(document).first(3)).to eq(["Load approx.", "Half the box.", "Then go."]) }
-    expect(document.segments.find_by(source: "Then go.")).to have_attributes(target: "Poi via.", state: "translated")
+    expect(document.segments.find_by(source: "Then go.")).to have_attributes(
+      target: "Poi via.",
+      state: "translated"
+    )
 
     click_button "Add a rule"
     find("[aria-label='What stands before, rule 1']").set("(")
@@ -62,12 +69,19 @@ RSpec.describe "Cutting" do
     click_button "Back to the rules for all projects"
     expect(page).to have_text("These are the rules that come with Glossema.")
     eventually { expect(sources(document).first).to eq("Load approx. Half the box.") }
-    find("input[type=file]", visible: :all).set(file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml))
+    find("input[type=file]", visible: :all).set(
+      file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml)
+    )
     eventually { expect(sources(document).first).to eq("Load approx. Half the box. Then go.") }
   end
 
   it "splits and joins the open segment by keys, and never again after a text" do
-    project = make_project(user, "Use two red straps. Mind the qty. Ten is enough. Done.\nNext one.\n", name: "leaflet.txt")
+    project =
+      make_project(
+        user,
+        "Use two red straps. Mind the qty. Ten is enough. Done.\nNext one.\n",
+        name: "leaflet.txt"
+      )
     document = project.documents.first
     sign_in(user)
     visit "/projects/#{project.id}/translate"
@@ -95,23 +109,44 @@ RSpec.describe "Cutting" do
     press(:alt, "j")
     expect(page).to have_css(".card .source", text: "Mind the qty. Ten is enough.")
     click_button "Never split after “qty.”"
-    eventually { expect(Rules.new(project.reload).srx.to_h.find { |group| group["name"] == "English" }["rules"].first).to include("before" => "\\bqty\\.", "break" => false) }
+    eventually do
+      expect(
+        Rules.new(project.reload).srx.to_h.find { |group| group["name"] == "English" }["rules"].first
+      ).to include("before" => "\\bqty\\.", "break" => false)
+    end
     find(".pair", text: "Done.").click
     expect(page).to have_css(".card .source", text: "Done.")
     press(:alt, "j")
-    expect(page).to have_text("The next segment stands in another paragraph, cell or entry and cannot be joined to this one.")
-    expect(sources(document)).to eq(["Use two red straps.", "Mind the qty. Ten is enough.", "Done.", "Next one."])
+    expect(page).to have_text(
+      "The next segment stands in another paragraph, cell or entry and cannot be joined to this one."
+    )
+    expect(sources(document)).to eq(
+      ["Use two red straps.", "Mind the qty. Ten is enough.", "Done.", "Next one."]
+    )
   end
 
   it "takes a newer version in after showing what it does, and puts the old one back" do
     project = make_project(user, text, name: "leaflet.txt")
-    project.documents.first.segments.each { |segment| segment.confirm("IT #{segment.source}", origin: { "kind" => "typed" }, by: user) }
+    project.documents.first.segments.each do |segment|
+      segment.confirm("IT #{segment.source}", origin: { "kind" => "typed" }, by: user)
+    end
     sign_in(user)
     visit "/projects/#{project.id}/brief"
-    find("input[aria-label='new version: leaflet.txt']", visible: :all).set(file("leaflet-2.txt", "Load approx. Half the box. Then go.\nCheck the blue brake lever twice.\nA last word.\n"))
+    find("input[aria-label='new version: leaflet.txt']", visible: :all).set(
+      file(
+        "leaflet-2.txt",
+        "Load approx. Half the box. Then go.\nCheck the blue brake lever twice.\nA last word.\n"
+      )
+    )
     expect(page).to have_css(".version", text: "leaflet-2.txt would change the text like this:")
-    expect(all(".version li").map(&:text)).to eq(["2 segments stay as they are (7 words), with their translation and history", "1 has changed (6 words): the old translation comes as a draft, with the change marked", "1 is new (3 words)",
-                                                  "1 is gone, 1 of it translated"])
+    expect(all(".version li").map(&:text)).to eq(
+      [
+        "2 segments stay as they are (7 words), with their translation and history",
+        "1 has changed (6 words): the old translation comes as a draft, with the change marked",
+        "1 is new (3 words)",
+        "1 is gone, 1 of it translated"
+      ]
+    )
     expect(faults).to eq([])
     expect(project.reload.documents.map(&:name)).to eq(["leaflet.txt"])
     click_button "Take it in"
@@ -128,7 +163,9 @@ RSpec.describe "Cutting" do
   end
 
   it "delivers ten files of ten formats as one ZIP, every file proved" do
-    names = %w[prices.xlsx page.html app.json course.xlf notes.md film.srt dealer.pptx strings.xml app.po sizes.odt]
+    names = %w[
+      prices.xlsx page.html app.json course.xlf notes.md film.srt dealer.pptx strings.xml app.po sizes.odt
+    ]
     sign_in(user)
     find("input[type=file]", visible: :all).set(names.map { |name| File.expand_path("demo/formats/#{name}") })
     expect(page).to have_text("10 files dropped, 10 to translate", wait: 30)
@@ -139,15 +176,21 @@ RSpec.describe "Cutting" do
     click_button "Begin the project"
     expect(page).to have_css(".card", wait: 15)
     project = Project.last
-    project.segments.each { |segment| segment.update!(target: Glossema::Pseudo.of(segment.source_content).written, state: "translated") }
+    project.segments.each do |segment|
+      segment.update!(target: Glossema::Pseudo.of(segment.source_content).written, state: "translated")
+    end
     visit "/projects/#{project.id}/deliver"
     click_button "Write and prove the files"
     expect(page).to have_css("b", text: "prices_it-IT.xlsx", wait: 20)
     files = project.deliveries.last.files
-    expect(files.map { |one| [one.name, one.proof["differences"]] }).to match_array(names.map { |name| ["#{File.basename(name, '.*')}_it-IT#{File.extname(name)}", []] })
+    expect(files.map { |one| [one.name, one.proof["differences"]] }).to match_array(
+      names.map { |name| ["#{File.basename(name, ".*")}_it-IT#{File.extname(name)}", []] }
+    )
     click_link "All as ZIP"
     path = nil
     eventually { expect(path = Dir[File.join(Browsing::DOWNLOADS, "*.zip")].first).not_to be_nil }
-    expect(Zip::File.open(path) { |zip| zip.entries.map { |entry| File.basename(entry.name) } }).to match_array(files.map(&:name))
+    expect(
+      Zip::File.open(path) { |zip| zip.entries.map { |entry| File.basename(entry.name) } }
+    ).to match_array(files.map(&:name))
   end
 end

@@ -2,14 +2,26 @@
 RSpec.describe "The first job" do
   let(:user) { make_user }
   let(:bytes) do
-    manual_docx([["p", "The rear deck carries up to ", ["<w:b/>", "80 kg"], ", including the child seat."],
-                 ["p", "Check the straps again."], ["p", "Ask your dealer before you carry long goods."], ["p", "Check the straps again."]])
+    manual_docx(
+      [
+        ["p", "The rear deck carries up to ", ["<w:b/>", "80 kg"], ", including the child seat."],
+        ["p", "Check the straps again."],
+        ["p", "Ask your dealer before you carry long goods."],
+        ["p", "Check the straps again."]
+      ]
+    )
   end
   let(:file) { File.join(Dir.mktmpdir, "owners-manual.docx").tap { |path| File.binwrite(path, bytes) } }
 
   before do
-    memory = make_memory(user,
-                         { "Ask your dealer before you carry heavy goods." => "Rivolgersi al rivenditore prima di trasportare merci pesanti." })
+    memory =
+      make_memory(
+        user,
+        {
+          "Ask your dealer before you carry heavy goods." =>
+            "Rivolgersi al rivenditore prima di trasportare merci pesanti."
+        }
+      )
     user.clients.create!(name: "Tarnholt Cargo Cycles", code: "TRN")
     @memory = memory
   end
@@ -83,11 +95,19 @@ RSpec.describe "The first job" do
     body = parts_of(File.binread(path))["word/document.xml"]
     expect(body.scan("<w:p>").size).to eq(4)
     expect(body).to include("<w:b/>", "Ricontrollare le cinghie.", "seggiolino compreso.")
-    expect(Glossema::Document.new(File.binread(path), name: "back.docx", language: "it").segments.map { |segment|
-      segment.content.written
-    })
-      .to match(["Il pianale posteriore porta fino a {1}80 kg{/1}, seggiolino compreso.", "Ricontrollare le cinghie.",
-                 "Rivolgersi al rivenditore prima di trasportare merci lunghe.", "Ricontrollare le cinghie."])
+    expect(
+      Glossema::Document
+        .new(File.binread(path), name: "back.docx", language: "it")
+        .segments
+        .map { |segment| segment.content.written }
+    ).to match(
+      [
+        "Il pianale posteriore porta fino a {1}80 kg{/1}, seggiolino compreso.",
+        "Ricontrollare le cinghie.",
+        "Rivolgersi al rivenditore prima di trasportare merci lunghe.",
+        "Ricontrollare le cinghie."
+      ]
+    )
     expect(user.memories.find_by!(name: Project.last.reference).units.count).to eq(3)
 
     click_link "Glossema"
@@ -99,8 +119,10 @@ RSpec.describe "The first job" do
     locked = File.join(Dir.mktmpdir, "warranty.docx")
     File.binwrite(locked, "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b + "E\0n\0c\0r\0y\0p\0t\0e\0d\0".b)
     find("input[type=file]", visible: :all).set([file, locked])
-    expect(page).to have_css(".alarm",
-                             text: "not taken: warranty.docx is locked with a password. Ask for one without, and drop it here.")
+    expect(page).to have_css(
+      ".alarm",
+      text: "not taken: warranty.docx is locked with a password. Ask for one without, and drop it here."
+    )
     expect(page).to have_text("2 files dropped, 1 to translate")
     click_button "Begin the project"
     expect(page).to have_text("Say which language to translate into.")

@@ -1,11 +1,19 @@
-# Memories in a real browser: units brought in, searched, edited, tidied up and taken back; words looked up; repeats; adapted matches.
+# Memories in a real browser: units brought in, searched, edited, tidied up and taken back; words looked up;
+# repeats; adapted matches.
 RSpec.describe "Memories" do
   let(:user) { make_user }
-  let(:pairs) { { "Check the straps." => "Controllare le cinghie.", "Ask your dealer." => "Rivolgersi al rivenditore.", "The deck carries up to 60 kg." => "Il pianale porta fino a 60 kg." } }
+  let(:pairs) do
+    {
+      "Check the straps." => "Controllare le cinghie.",
+      "Ask your dealer." => "Rivolgersi al rivenditore.",
+      "The deck carries up to 60 kg." => "Il pianale porta fino a 60 kg."
+    }
+  end
 
   def rows = all(".unit").map { |row| row.find(".unit-text").text.split("\n") }
 
-  it "are made, take in TMX with what was wrong with it, are emptied again in one step, deleted and brought back" do
+  it "are made, take in TMX with what was wrong with it, are emptied again in one step, deleted and " \
+    "brought back" do
     sign_in(user)
     click_link "Memories"
     click_button "New memory"
@@ -21,8 +29,15 @@ RSpec.describe "Memories" do
     expect(faults).to eq([])
 
     tmx = File.join(Dir.mktmpdir, "units.tmx")
-    unit = ->(source, target) { "<tu><tuv xml:lang=\"en\"><seg>#{source}</seg></tuv><tuv xml:lang=\"it\"><seg>#{target}</seg></tuv></tu>\n" }
-    File.write(tmx, "<tmx version=\"1.4\"><header/><body>\n#{unit['Check.', 'Controllare.']}#{unit['Bad &nope;', 'x']}#{unit['Stop.', 'Fermarsi.']}</body></tmx>")
+    unit = ->(source, target) do
+      "<tu><tuv xml:lang=\"en\"><seg>#{source}</seg></tuv><tuv xml:lang=\"it\"><seg>#{target}</seg></tuv></" \
+        "tu>\n"
+    end
+    File.write(
+      tmx,
+      "<tmx version=\"1.4\"><header/><body>\n#{unit["Check.", "Controllare."]}#{unit["Bad &nope;", "x"]}" \
+        "#{unit["Stop.", "Fermarsi."]}</body></tmx>"
+    )
     find("input[aria-label='Bring units in: Life’s work']", visible: :all).set(tmx)
     within("[role=dialog]") do
       find("label", text: "the newer one takes the place").click
@@ -50,7 +65,17 @@ RSpec.describe "Memories" do
 
   it "are searched, narrowed down, edited in place and changed in bulk, with a way back" do
     memory = make_memory(user, pairs)
-    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Ask your dealer.", target: "Chiedere al rivenditore.", attributes: { "client" => "Pell & Rook" })])
+    memory.take_in(
+      [
+        Glossema::Exchange::Tmx::Pair.new(
+          source: "Ask your dealer.",
+          target: "Chiedere al rivenditore.",
+          attributes: {
+            "client" => "Pell & Rook"
+          }
+        )
+      ]
+    )
     sign_in(user)
     visit "/memories/#{memory.id}"
     expect(page).to have_css(".unit", count: 4)
@@ -85,7 +110,16 @@ RSpec.describe "Memories" do
     memory = make_memory(user, pairs)
     sign_in(user)
     visit "/memories/#{memory.id}"
-    table = Rails.root.join("tmp/table.csv").tap { |path| path.write("No.;italiano;English\n1;Serrare i bulloni.;Tighten the bolts.\n2;Oliare la catena.;Oil the chain.\n") }
+    table =
+      Rails
+        .root
+        .join("tmp/table.csv")
+        .tap do |path|
+          path.write(
+            "No.;italiano;English\n1;Serrare i bulloni.;Tighten the bolts.\n2;Oliare la catena.;Oil the " \
+              "chain.\n"
+          )
+        end
     attach_file("Bring units in: Tarnholt, delivered", table, make_visible: true)
     expect(page).to have_select("The source stands in column", selected: "C · English")
     expect(page).to have_select("the translation in column", selected: "B · italiano")
@@ -107,7 +141,12 @@ RSpec.describe "Memories" do
 
   it "give adapted matches that say what was replaced and why they score so" do
     memory = make_memory(user, pairs)
-    project = make_project(user, docx(paragraph(run("The deck carries up to 80 kg."))), memories: [{ "memory_id" => memory.id, "penalty" => 5 }])
+    project =
+      make_project(
+        user,
+        docx(paragraph(run("The deck carries up to 80 kg."))),
+        memories: [{ "memory_id" => memory.id, "penalty" => 5 }]
+      )
     sign_in(user)
     visit "/projects/#{project.id}/translate"
     expect(card).to have_css(".proposals mark", text: "80")
@@ -123,7 +162,7 @@ RSpec.describe "Memories" do
     memory = make_memory(user, pairs)
     project = make_project(user, memories: [{ "memory_id" => memory.id }])
     sign_in(user)
-    visit "/projects/#{project.id}/translate##{project.segments.find_by(source: 'Ask your dealer.').id}"
+    visit "/projects/#{project.id}/translate##{project.segments.find_by(source: "Ask your dealer.").id}"
     expect(card).to have_css(".proposals")
     page.execute_script("getSelection().selectAllChildren(document.querySelector('.card .source'))")
     press(:alt, "l")
@@ -147,15 +186,16 @@ RSpec.describe "Memories" do
     click_button "Repeats: repeats filled as drafts"
     click_button "repeats confirmed too"
     expect(page).to have_button("Repeats: repeats confirmed too")
-    write = lambda do |text|
-      visit "/memories"
-      visit "/projects/#{project.id}/translate##{first.id}"
-      expect(page).to have_css(".card .source", text: first.source)
-      editor.click
-      press(:control, "a")
-      type(text)
-      press(:control, :enter)
-    end
+    write =
+      lambda do |text|
+        visit "/memories"
+        visit "/projects/#{project.id}/translate##{first.id}"
+        expect(page).to have_css(".card .source", text: first.source)
+        editor.click
+        press(:control, "a")
+        type(text)
+        press(:control, :enter)
+      end
     write.call("Ricontrollare.")
     expect(page).to have_text("1 repeat filled.")
     eventually { expect(on_disk(second)).to have_attributes(target: "Ricontrollare.", state: "translated") }

@@ -21,20 +21,21 @@ RSpec.describe "Nothing typed is lost" do
   it "waits out a lost network, says so, and is sent when it is back" do
     network(offline: true)
     type("Senza rete")
-    expect(page).to have_css("[role=status]", text: "kept in this browser, sent when the server answers again")
+    expect(page).to have_css(
+      "[role=status]",
+      text: "kept in this browser, sent when the server answers again"
+    )
     press(:control, :enter)
     expect(card).to have_css(".source", text: "Check the straps")
     type("Anche questo")
     sleep 1
     expect(on_disk(segments[0]).target).to eq("")
     network(offline: false)
-    eventually {
-      expect(segments.first(2).map { |segment|
-        on_disk(segment).then { |row|
-          [row.target, row.state]
-        }
-      }).to eq([["Senza rete", "translated"], ["Anche questo", "draft"]])
-    }
+    eventually do
+      expect(
+        segments.first(2).map { |segment| on_disk(segment).then { |row| [row.target, row.state] } }
+      ).to eq([["Senza rete", "translated"], ["Anche questo", "draft"]])
+    end
     expect(page).to have_no_css(".waiting-line")
   end
 
@@ -57,7 +58,13 @@ RSpec.describe "Nothing typed is lost" do
   it "keeps both wordings when two tabs write the same segment" do
     type("Dalla prima")
     eventually { expect(on_disk(segments[0]).target).to eq("Dalla prima") }
-    segments[0].reload.confirm("Dalla seconda", origin: { "kind" => "typed" }, by: make_user("Matteo Ferrante"))
+    segments[0].reload.confirm(
+      "Dalla seconda",
+      origin: {
+        "kind" => "typed"
+      },
+      by: make_user("Matteo Ferrante")
+    )
     type(" scheda")
     eventually { expect(on_disk(segments[0]).target).to eq("Dalla prima scheda") }
     click_button "Past"

@@ -17,7 +17,11 @@ RSpec.describe "Other scripts" do
     expect(editor).to have_text("افحص المكابح الـ 2.")
     expect(editor[:dir]).to eq("rtl")
     expect(find(".card .source")[:dir]).to eq("ltr")
-    caret = page.evaluate_script("(() => { const range = getSelection().getRangeAt(0); return range.getBoundingClientRect().x || range.startContainer.parentElement.getBoundingClientRect().x })()")
+    caret =
+      page.evaluate_script(
+        "(() => { const range = getSelection().getRangeAt(0); return range.getBoundingClientRect().x || " \
+          "range.startContainer.parentElement.getBoundingClientRect().x })()"
+      )
     expect(caret).to be > 200
     press(:control, :enter)
     expect(page).to have_css("[role=status]", text: "Every segment is done")

@@ -67,7 +67,12 @@ RSpec.describe "Translate" do
       const before = document.querySelector('.card .gutter').textContent
       window.dispatchEvent(new KeyboardEvent('keydown', { code: 'PageDown', key: 'PageDown', altKey: true }))
       let frames = 0
-      const look = () => { frames += 1; document.querySelector('.card .gutter')?.textContent !== before || frames > 30 ? done(frames) : requestAnimationFrame(look) }
+      const moved = () => document.querySelector('.card .gutter')?.textContent !== before
+      const look = () => {
+        frames += 1
+        if (moved() || frames > 30) done(frames)
+        else requestAnimationFrame(look)
+      }
       requestAnimationFrame(look)
     JS
     expect(lag).to be <= 3

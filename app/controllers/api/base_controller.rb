@@ -3,10 +3,26 @@ module Api
   class BaseController < ApplicationController
     before_action :require_user
     rescue_from(Glossema::Refused) { |error| refuse(error.code, error.message) }
-    rescue_from(ActiveRecord::RecordNotFound) { refuse("not-found", "This does not exist, or is not yours.", :not_found) }
-    rescue_from(ActiveRecord::RecordInvalid) { |error| refuse("not-valid", "#{error.record.errors.map { |fault| fault.attribute == :base ? fault.message : "#{fault.attribute.to_s.humanize} #{fault.message}" }.to_sentence}.".sub(/\.\.\z/, ".")) }
-    rescue_from(ActionController::ParameterMissing) { |error| refuse("not-valid", "#{error.param} is missing.") }
-    rescue_from(ActionController::InvalidAuthenticityToken) { refuse("forged", "This page is out of date. Reload it and try again.") }
+    rescue_from(ActiveRecord::RecordNotFound) do
+      refuse("not-found", "This does not exist, or is not yours.", :not_found)
+    end
+    rescue_from(ActiveRecord::RecordInvalid) do |error|
+      refuse(
+        "not-valid",
+        "#{error.record.errors.map { |fault|
+          fault.attribute == :base ? fault.message : "#{fault.attribute.to_s.humanize} #{fault.message}"
+        }.to_sentence}.".sub(
+          /\.\.\z/,
+          "."
+        )
+      )
+    end
+    rescue_from(ActionController::ParameterMissing) do |error|
+      refuse("not-valid", "#{error.param} is missing.")
+    end
+    rescue_from(ActionController::InvalidAuthenticityToken) do
+      refuse("forged", "This page is out of date. Reload it and try again.")
+    end
 
     private
 
@@ -26,7 +42,16 @@ module Api
 
     # Segmentation rules as the interface edits them: see Srx.from_h.
     def rule_groups
-      params.require(:groups).map { |group| { "name" => group[:name], "pattern" => group[:pattern], "rules" => Array(group[:rules]).map { |rule| rule.permit(:break, :before, :after, words: []).to_h } } }
+      params
+        .require(:groups)
+        .map do |group|
+          {
+            "name" => group[:name],
+            "pattern" => group[:pattern],
+            "rules" =>
+              Array(group[:rules]).map { |rule| rule.permit(:break, :before, :after, words: []).to_h }
+          }
+        end
     end
 
     def answer(resource, status: :ok) = render(json: resource.serialize, status: status)

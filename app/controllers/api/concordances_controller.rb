@@ -2,7 +2,14 @@
 module Api
   class ConcordancesController < BaseController
     def show
-      render json: Concordance.new(project.memories.where(deleted_at: nil).to_a, project: project, text: params[:text], side: params[:side], way: params[:way] || "phrase").to_h
+      render json:
+               Concordance.new(
+                 project.memories.where(deleted_at: nil).to_a,
+                 project: project,
+                 text: params[:text],
+                 side: params[:side],
+                 way: params[:way] || "phrase"
+               ).to_h
     end
   end
 end

@@ -2,7 +2,11 @@
 module Api
   class DeliveredFilesController < BaseController
     def show
-      file = DeliveredFile.joins(:delivery).where(deliveries: { project_id: current_user.projects.select(:id) }).find(params[:id])
+      file =
+        DeliveredFile
+          .joins(:delivery)
+          .where(deliveries: { project_id: current_user.projects.select(:id) })
+          .find(params[:id])
       send_data file.content.download, filename: file.name, type: "application/octet-stream"
     end
   end

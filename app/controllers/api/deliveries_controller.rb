@@ -1,19 +1,24 @@
 # Deliveries of a project, and one of them as a ZIP.
 module Api
   class DeliveriesController < BaseController
-    def index = answer(DeliveryResource.new(project.deliveries.includes(:user, :files).reorder(number: :desc)))
+    def index =
+      answer(DeliveryResource.new(project.deliveries.includes(:user, :files).reorder(number: :desc)))
 
     def create = answer(DeliveryResource.new(Delivery.make(project, by: current_user)), status: :created)
 
     def show
       delivery = Delivery.where(project: current_user.projects).find(params[:id])
-      zip = Zip::OutputStream.write_buffer do |stream|
-        delivery.files.each do |file|
-          stream.put_next_entry("#{delivery.project.target_lang}/#{file.name}")
-          stream.write(file.content.download)
+      zip =
+        Zip::OutputStream.write_buffer do |stream|
+          delivery.files.each do |file|
+            stream.put_next_entry("#{delivery.project.target_lang}/#{file.name}")
+            stream.write(file.content.download)
+          end
         end
-      end
-      send_data zip.string, filename: "#{delivery.project.reference}_#{delivery.project.target_lang}_#{delivery.number}.zip", type: "application/zip"
+      send_data zip.string,
+        filename:
+          "#{delivery.project.reference}_#{delivery.project.target_lang}_#{delivery.number}.zip",
+        type: "application/zip"
     end
   end
 end

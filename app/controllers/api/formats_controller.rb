@@ -2,7 +2,14 @@
 module Api
   class FormatsController < BaseController
     def index
-      render json: Glossema::Formats.all.map { |format| { name: format::NAME, extensions: format::EXTENSIONS, options: Glossema::Formats.options_of(format) } }
+      render json:
+               Glossema::Formats.all.map { |format|
+                 {
+                   name: format::NAME,
+                   extensions: format::EXTENSIONS,
+                   options: Glossema::Formats.options_of(format)
+                 }
+               }
     end
   end
 end

@@ -1,15 +1,25 @@
-# Translation memories: those there are, a new one, another name, away with one and back again, merged and split.
+# Translation memories: those there are, a new one, another name, away with one and back again, merged and
+# split.
 module Api
   class MemoriesController < BaseController
     def index
       memories = current_user.memories.present.order(:name)
-      memories = memories.select { |memory| memory.fits?(params[:source_lang], params[:target_lang]) } if params[:source_lang].present?
+      memories =
+        memories.select { |memory| memory.fits?(params[:source_lang], params[:target_lang]) } if params[
+        :source_lang
+      ].present?
       answer(MemoryResource.new(memories))
     end
 
     def show = answer(MemoryResource.new(memory))
 
-    def create = answer(MemoryResource.new(current_user.memories.create!(params.permit(:name, :description, :source_lang, :target_lang))), status: :created)
+    def create =
+      answer(
+        MemoryResource.new(
+          current_user.memories.create!(params.permit(:name, :description, :source_lang, :target_lang))
+        ),
+        status: :created
+      )
 
     # params: name, description; deleted: false brings a deleted one back.
     def update

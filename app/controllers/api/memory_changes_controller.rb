@@ -1,18 +1,36 @@
 # Acts on a memory: those done, a new one on many units at once, cancelling one, taking one back.
 module Api
   class MemoryChangesController < BaseController
-    def index = answer(MemoryChangeResource.new(memory.acts.where.not(kind: "learn").includes(:user).order(id: :desc).limit(60)))
+    def index =
+      answer(
+        MemoryChangeResource.new(
+          memory.acts.where.not(kind: "learn").includes(:user).order(id: :desc).limit(60)
+        )
+      )
 
-    # params: kind ("delete", "bulk", "merge", "split"); ids or a search; set: {client, subject} for "bulk"; from (memory id) for "merge";
-    # by ("client", "subject") for "split".
+    # params: kind ("delete", "bulk", "merge", "split"); ids or a search; set: {client, subject} for "bulk";
+    # from (memory id) for "merge"; by ("client", "subject") for "split".
     def create
       memory
-      change = case params[:kind]
-               when "merge" then memory.merge(current_user.memories.present.find(params[:from]), by: current_user)
-               when "split" then memory.split(params[:by], by: current_user)
-               when "delete", "bulk" then memory.change_units(params.permit(ids: [], search: {}).to_h, params[:kind], params.fetch(:set, {}).permit(:client, :subject).to_h, by: current_user)
-               else raise Glossema::Refused.new("kind-unknown", "“#{params[:kind]}” is nothing that can be done to units.")
-               end
+      change =
+        case params[:kind]
+        when "merge"
+          memory.merge(current_user.memories.present.find(params[:from]), by: current_user)
+        when "split"
+          memory.split(params[:by], by: current_user)
+        when "delete", "bulk"
+          memory.change_units(
+            params.permit(ids: [], search: {}).to_h,
+            params[:kind],
+            params.fetch(:set, {}).permit(:client, :subject).to_h,
+            by: current_user
+          )
+        else
+          raise Glossema::Refused.new(
+            "kind-unknown",
+            "“#{params[:kind]}” is nothing that can be done to units."
+          )
+        end
       answer(MemoryChangeResource.new(change), status: :created)
     end
 

@@ -1,11 +1,17 @@
-# The columns of a table somebody wants to bring into a memory, as far as they can be guessed. Nothing is kept of it.
+# The columns of a table somebody wants to bring into a memory, as far as they can be guessed. Nothing is kept
+# of it.
 module Api
   class MemoryTablesController < BaseController
     # params: file.
     def create
       memory = current_user.memories.find(params[:memory_id])
       file = uploads(:file).first
-      render json: Glossema::Exchange::TableColumns.new(file.read, file.original_filename, [memory.source_lang, memory.target_lang]).to_h
+      render json:
+               Glossema::Exchange::TableColumns.new(
+                 file.read,
+                 file.original_filename,
+                 [memory.source_lang, memory.target_lang]
+               ).to_h
     end
   end
 end

@@ -13,27 +13,61 @@ module Api
     def show
       unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
       versions = unit.versions.includes(act: :user).where.not(before: nil).order(id: :desc).limit(50)
-      render json: { unit: MemoryUnitResource.new(unit).to_h, versions: versions.map { |version|
-        { id: version.id, source: version.before["source"], target: version.before["target"], author: version.before["changed_by"], at: version.before["updated_at"] }
-      } }
+      render json: {
+        unit: MemoryUnitResource.new(unit).to_h,
+        versions:
+                 versions.map { |version|
+                   {
+                     id: version.id,
+                     source: version.before["source"],
+                     target: version.before["target"],
+                     author: version.before["changed_by"],
+                     at: version.before["updated_at"]
+                   }
+                 }
+      }
     end
 
     def update
       unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
       change = unit.edit(params.permit(:source, :target, :client, :subject).to_h, by: current_user)
-      render json: { unit: MemoryUnitResource.new(unit).to_h, change: change && MemoryChangeResource.new(change).to_h }
+      render json: {
+        unit: MemoryUnitResource.new(unit).to_h,
+        change: change && MemoryChangeResource.new(change).to_h
+      }
     end
 
     private
 
     # With what the translation has other than that of the unit above, where both have one source.
     def rows(units)
-      MemoryUnitResource.new(units).to_h.each_with_index.map do |row, index|
-        above = index.positive? && units[index - 1].source_hash == units[index].source_hash ? units[index - 1] : nil
-        row.merge("twin" => above ? Glossema::Matching::Score.compare(units[index].target_content, above.target_content).differences.filter_map { |one|
-          one.source && { from: one.source_span[0], to: one.source_span[1] }
-        } : [])
-      end
+      MemoryUnitResource
+        .new(units)
+        .to_h
+        .each_with_index
+        .map do |row, index|
+          above =
+            (
+              if index.positive? && units[index - 1].source_hash == units[index].source_hash
+                units[index - 1]
+              else
+                nil
+              end
+            )
+          row.merge(
+            "twin" =>
+              (
+                if above
+                  Glossema::Matching::Score
+                    .compare(units[index].target_content, above.target_content)
+                    .differences
+                    .filter_map { |one| one.source && { from: one.source_span[0], to: one.source_span[1] } }
+                else
+                  []
+                end
+              )
+          )
+        end
     end
 
     def memory = @memory ||= current_user.memories.find(params[:memory_id])

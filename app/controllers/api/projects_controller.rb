@@ -15,11 +15,20 @@ module Api
         project.update!(fields)
         project.opened_at = Time.current if params[:opened]
         project.save!
-        project.attach(params[:memories].map { |row| row.permit(:memory_id, :learns, :read_only, :penalty).to_h }) if params.key?(:memories)
+        if params.key?(:memories)
+          project.attach(
+            params[:memories].map { |row| row.permit(:memory_id, :learns, :read_only, :penalty).to_h }
+          )
+        end
         project.propose if !project.begun? && (fields.keys & %w[client_id source_lang]).any?
       end
       # Plural forms and the like go by the target language.
-      project.documents.select { |document| document.ready? && document.depends_on_target? }.each(&:read_later) if retargeted && !project.begun?
+      if retargeted && !project.begun?
+        project
+          .documents
+          .select { |document| document.ready? && document.depends_on_target? }
+          .each(&:read_later)
+      end
       answer(ProjectResource.new(project.reload))
     end
 

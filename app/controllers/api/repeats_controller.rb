@@ -1,4 +1,5 @@
-# Segments with the same source as one that was confirmed: they follow, or what they took is taken back, as one step.
+# Segments with the same source as one that was confirmed: they follow, or what they took is taken back, as
+# one step.
 module Api
   class RepeatsController < BaseController
     def create = render(json: { segments: SegmentResource.new(segment.lead(by: current_user)).to_h })

@@ -2,7 +2,9 @@
 module Api
   class RulesController < BaseController
     def show
-      return send_data(rules.srx.xml || "", filename: "rules.srx", type: "application/xml") if params[:as] == "srx"
+      if params[:as] == "srx"
+        return send_data(rules.srx.xml || "", filename: "rules.srx", type: "application/xml")
+      end
 
       render json: answer_of(rules)
     end
@@ -10,7 +12,15 @@ module Api
     # params: groups (see Srx.from_h), or a file in SRX.
     def update
       kept = rules
-      kept.keep(params[:file] ? Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8")) : Glossema::Segmentation::Srx.from_h(rule_groups))
+      kept.keep(
+        (
+          if params[:file]
+            Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8"))
+          else
+            Glossema::Segmentation::Srx.from_h(rule_groups)
+          end
+        )
+      )
       recut
       render json: answer_of(rules)
     end
@@ -30,7 +40,14 @@ module Api
     def recut = params[:project_id] && RecutJob.perform_later(owner, current_user)
 
     def answer_of(rules)
-      { from: rules.from, groups: rules.srx.to_h, sample: rules.sample, language: (owner.is_a?(Project) ? owner : current_user.projects.order(opened_at: :desc).first)&.source_lang || "en" }
+      {
+        from: rules.from,
+        groups: rules.srx.to_h,
+        sample: rules.sample,
+        language:
+          (owner.is_a?(Project) ? owner : current_user.projects.order(opened_at: :desc).first)&.source_lang ||
+            "en"
+      }
     end
   end
 end

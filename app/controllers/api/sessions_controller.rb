@@ -2,14 +2,26 @@
 module Api
   class SessionsController < BaseController
     skip_before_action :require_user, only: :create
-    rate_limit to: 10, within: 3.minutes, only: :create,
-               with: -> { render json: { error: { code: "too-many", message: "Too many tries. Wait three minutes, then try again." } }, status: :too_many_requests }
+    rate_limit to: 10,
+      within: 3.minutes,
+      only: :create,
+      with: -> do
+        render json: {
+                 error: {
+                   code: "too-many",
+                   message: "Too many tries. Wait three minutes, then try again."
+                 }
+               },
+          status: :too_many_requests
+      end
 
     def show = answer(UserResource.new(current_user))
 
     def create
       user = User.authenticate_by(email: params[:email].to_s.strip.downcase, password: params[:password].to_s)
-      return refuse("sign-in-wrong", "Mail address and password do not go together.", :unauthorized) unless user
+      unless user
+        return refuse("sign-in-wrong", "Mail address and password do not go together.", :unauthorized)
+      end
 
       reset_session
       session[:user_id] = user.id

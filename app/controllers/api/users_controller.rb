@@ -2,7 +2,17 @@
 module Api
   class UsersController < BaseController
     skip_before_action :require_user
-    rate_limit to: 10, within: 10.minutes, with: -> { render json: { error: { code: "too-many", message: "Too many tries. Wait ten minutes, then try again." } }, status: :too_many_requests }
+    rate_limit to: 10,
+      within: 10.minutes,
+      with: -> do
+        render json: {
+                 error: {
+                   code: "too-many",
+                   message: "Too many tries. Wait ten minutes, then try again."
+                 }
+               },
+          status: :too_many_requests
+      end
 
     def create
       user = User.create!(params.permit(:name, :email, :password).reverse_merge(password: ""))

@@ -4,11 +4,18 @@ module Api
     def create
       old = document
       file = uploads(:files).first
-      answer(DocumentResource.new(old.propose_version(file, File.basename(file.original_filename.to_s.tr("\\", "/")))), status: :created)
+      answer(
+        DocumentResource.new(
+          old.propose_version(file, File.basename(file.original_filename.to_s.tr("\\", "/")))
+        ),
+        status: :created
+      )
     end
 
     def update
-      raise Glossema::Refused.new("not-compared", "The new version is still being compared.") unless document.role == "pending" && document.ready?
+      unless document.role == "pending" && document.ready?
+        raise Glossema::Refused.new("not-compared", "The new version is still being compared.")
+      end
 
       document.take_in(by: current_user)
       answer(DocumentResource.new(document))

@@ -1,21 +1,28 @@
-# How a document is cut into segments, changed while the translation goes on: by other rules or options, or by hand. What was
-# translated stays with the text it belongs to.
+# How a document is cut into segments, changed while the translation goes on: by other rules or options, or by
+# hand. What was translated stays with the text it belongs to.
 module Cutting
   Place = Struct.new(:unit_id, :keyed, :content)
 
-  # Cuts the file anew: by today's rules and options, or with `as_stored` as `breaks` says. Translations whose text did not
-  # change keep everything; of the others the text goes to the segment in which it began, as a draft.
+  # Cuts the file anew: by today's rules and options, or with `as_stored` as `breaks` says. Translations whose
+  # text did not change keep everything; of the others the text goes to the segment in which it began, as a
+  # draft.
   def recut(by:, as_stored: false)
     fresh = opened(as_stored: as_stored)
     old = segments.to_a
-    links = Glossema::Revision.new(old.map { |row| Place.new(row.unit_id, false, row.source_content) }, fresh.segments.map { |one| Place.new(one.unit.id, false, one.content) }).links
+    links =
+      Glossema::Revision.new(
+        old.map { |row| Place.new(row.unit_id, false, row.source_content) },
+        fresh.segments.map { |one| Place.new(one.unit.id, false, one.content) }
+      ).links
     began = beginnings(old.map { |row| [row, row.unit_id, row.source_content] })
     begins = beginnings(fresh.segments.map { |segment| [segment.id, segment.unit.id, segment.content] })
     transaction do
       Segment.where(document_id: id).update_all("position = -position")
       kept = move_same(fresh, old, links)
       lost = (old - kept).group_by(&:unit_id)
-      links.each_with_index { |link, index| add_cut(fresh.segments[index], index + 1, lost, [began, begins], by) unless link.kind == :same }
+      links.each_with_index do |link, index|
+        add_cut(fresh.segments[index], index + 1, lost, [began, begins], by) unless link.kind == :same
+      end
       Segment.discard(Segment.where(id: (old - kept).map(&:id)))
       keep_reading(fresh)
       Memory.renew_neighbours(self)
@@ -28,7 +35,9 @@ module Cutting
   def split(segment, at, by:)
     change_by_hand(segment, by: by) do |opened, found|
       from, to = opened.span_of(found)
-      raise Glossema::Refused.new("split-edge", "There is nothing to split off there.") unless at.between?(1, to - from - 1)
+      unless at.between?(1, to - from - 1)
+        raise Glossema::Refused.new("split-edge", "There is nothing to split off there.")
+      end
 
       [:add, from + at]
     end
@@ -38,7 +47,14 @@ module Cutting
   def join(segment, by:)
     change_by_hand(segment, by: by) do |opened, found|
       own = opened.segments_of(found.unit)
-      following = own[own.index(found) + 1] || raise(Glossema::Refused.new("join-border", "The next segment stands in another paragraph, cell or entry and cannot be joined to this one."))
+      following =
+        own[own.index(found) + 1] ||
+        raise(
+          Glossema::Refused.new(
+            "join-border",
+            "The next segment stands in another paragraph, cell or entry and cannot be joined to this one."
+          )
+        )
       last, first = opened.span_of(found).last, opened.span_of(following).first
       offset = opened.breaks.fetch(found.unit.id).find { |one| one.between?(last, first) }
       [:remove, offset]
@@ -62,7 +78,13 @@ module Cutting
     done[other] -= [offset]
     done[kind.to_s] |= [offset]
     cuts = breaks.fetch(unit.id, [])
-    update!(hand: hand.merge(unit.id => done), breaks: breaks.merge(unit.id => kind == :add ? (cuts + [offset]).sort : cuts - [offset]).reject { |_, list| list.empty? })
+    update!(
+      hand: hand.merge(unit.id => done),
+      breaks:
+        breaks
+          .merge(unit.id => kind == :add ? (cuts + [offset]).sort : cuts - [offset])
+          .reject { |_, list| list.empty? }
+    )
     # Everything else stays cut as it is, also where rules have changed since.
     recut(by: by, as_stored: true)
   end
@@ -72,7 +94,15 @@ module Cutting
       next unless link.kind == :same
 
       segment, row = fresh.segments[index], old[link.old]
-      row.update_columns(position: index + 1, key: segment.id, block: segment.unit.block, path: segment.unit.path, codes: segment.content.code_hashes, note: segment.unit.note, limit: segment.unit.limit)
+      row.update_columns(
+        position: index + 1,
+        key: segment.id,
+        block: segment.unit.block,
+        path: segment.unit.path,
+        codes: segment.content.code_hashes,
+        note: segment.unit.note,
+        limit: segment.unit.limit
+      )
       row
     end
   end
@@ -85,31 +115,56 @@ module Cutting
 
     first, last = begins.fetch(segment.id)
     own = translated.select { |one| began.fetch(one).first.between?(first, last - 1) }
-    target = own.map { |one| moved_target(one, segment.content) }.reduce { |sum, one| Glossema::Content.new(sum.items + [" "] + one.items) }
-    row.alternatives += translated.map { |one| { source: one.source_content.text, target: one.target_content.text, origin: "earlier" } }
-    row.assign_attributes(target: target.well_formed.written, state: "draft", origin: { kind: "earlier" }, version: 1) if target
+    target =
+      own
+        .map { |one| moved_target(one, segment.content) }
+        .reduce { |sum, one| Glossema::Content.new(sum.items + [" "] + one.items) }
+    row.alternatives +=
+      translated.map do |one|
+        { source: one.source_content.text, target: one.target_content.text, origin: "earlier" }
+      end
+    if target
+      row.assign_attributes(
+        target: target.well_formed.written,
+        state: "draft",
+        origin: {
+          kind: "earlier"
+        },
+        version: 1
+      )
+    end
     row.save!
     row.send(:record, by) if target
   end
 
   # {id => [from, to]} in the text of its unit, white space aside: that is all that stands between segments.
   def beginnings(list)
-    list.group_by { |_, unit, _| unit }.each_value.with_object({}) do |rows, places|
-      rows.reduce(0) do |at, (id, _, content)|
-        (at + content.text.gsub(/[[:space:]]/, "").length).tap { |to| places[id] = [at, to] }
+    list
+      .group_by { |_, unit, _| unit }
+      .each_value
+      .with_object({}) do |rows, places|
+        rows.reduce(0) do |at, (id, _, content)|
+          (at + content.text.gsub(/[[:space:]]/, "").length).tap { |to| places[id] = [at, to] }
+        end
       end
-    end
   end
 
   # A translation with the codes of another cut of the same text.
   def moved_target(old, content)
     known = content.codes.to_h { |code| [[code.key, code.kind], code] }
-    Glossema::Content.new(old.target_content.items.filter_map { |item| item.is_a?(String) ? item : known[[item.key, item.kind]] }).well_formed
+    Glossema::Content.new(
+      old.target_content.items.filter_map { |item| item.is_a?(String) ? item : known[[item.key, item.kind]] }
+    ).well_formed
   end
 
   def keep_reading(fresh)
     counts = fresh.segments.map { |segment| Glossema::Counting::Count.of(segment.content) }
-    update!(breaks: fresh.breaks, total: fresh.segments.size, done: fresh.segments.size, facts: facts.merge(facts_of(counts)))
+    update!(
+      breaks: fresh.breaks,
+      total: fresh.segments.size,
+      done: fresh.segments.size,
+      facts: facts.merge(facts_of(counts))
+    )
     keep_page(fresh)
   end
 end

@@ -1,4 +1,5 @@
-# What a new brief proposes from the files and from the client's earlier work. A field she changed is left alone.
+# What a new brief proposes from the files and from the client's earlier work. A field she changed is left
+# alone.
 module Proposing
   FIELDS = %w[name client_id source_lang target_lang subject reference due_at].freeze
   WORDS_A_DAY = 2000
@@ -19,13 +20,26 @@ module Proposing
     propose_memories if attachments.empty? || proposed["memories"] == attachments.map(&:memory_id)
   end
 
-  # The next reference by the user's pattern of {client} {yyyy} {yy} {mm} {nn}: one more than the highest so far.
+  # The next reference by the user's pattern of {client} {yyyy} {yy} {mm} {nn}: one more than the highest so
+  # far.
   def next_reference
     pattern = user.reference_pattern
-    filled = pattern.gsub("{client}", client&.code || "PRJ").gsub("{yyyy}", Time.current.year.to_s).gsub("{yy}", Time.current.strftime("%y")).gsub("{mm}", Time.current.strftime("%m"))
+    filled =
+      pattern
+        .gsub("{client}", client&.code || "PRJ")
+        .gsub("{yyyy}", Time.current.year.to_s)
+        .gsub("{yy}", Time.current.strftime("%y"))
+        .gsub("{mm}", Time.current.strftime("%m"))
     filled += "-{nn}" unless filled.include?("{nn}")
     shape = /\A#{Regexp.escape(filled).sub(Regexp.escape("{nn}"), '(\d+)')}\z/
-    last = user.projects.where.not(id: id).pluck(:reference).filter_map { |reference| reference.to_s[shape, 1]&.to_i }.max.to_i
+    last =
+      user
+        .projects
+        .where.not(id: id)
+        .pluck(:reference)
+        .filter_map { |reference| reference.to_s[shape, 1]&.to_i }
+        .max
+        .to_i
     filled.sub("{nn}", format("%02d", last + 1))
   end
 
@@ -33,7 +47,9 @@ module Proposing
   def earlier
     scope = user.projects.begun.where.not(id: id)
     scope = scope.where(client_id: client_id) if client_id
-    scope.order(begun_at: :desc).find { |project| source_lang.nil? || Glossema::Languages.same?(project.source_lang, source_lang) }
+    scope
+      .order(begun_at: :desc)
+      .find { |project| source_lang.nil? || Glossema::Languages.same?(project.source_lang, source_lang) }
   end
 
   private
@@ -44,11 +60,15 @@ module Proposing
     found = ready.filter_map(&:source_lang).tally.max_by(&:last)&.first
     self.source_lang ||= regional(found)
     words = ready.sum { |document| document.facts["words"].to_i }
-    { "name" => ready.first && File.basename(ready.first.name, ".*").tr("_-", " ").squish.upcase_first,
+    {
+      "name" => ready.first && File.basename(ready.first.name, ".*").tr("_-", " ").squish.upcase_first,
       "client_id" => seen_client(ready)&.id || earlier&.client_id,
       "source_lang" => regional(found) || earlier&.source_lang,
-      "target_lang" => earlier&.target_lang, "subject" => earlier&.subject.presence, "reference" => next_reference,
-      "due_at" => words.positive? ? WorkingDays.after((words / WORDS_A_DAY.to_f).ceil + 1) : nil }
+      "target_lang" => earlier&.target_lang,
+      "subject" => earlier&.subject.presence,
+      "reference" => next_reference,
+      "due_at" => words.positive? ? WorkingDays.after((words / WORDS_A_DAY.to_f).ceil + 1) : nil
+    }
   end
 
   # A language found without its region is taken in the region she had it in before.
@@ -63,7 +83,8 @@ module Proposing
   def seen_client(ready)
     return @client if defined?(@client)
 
-    counts = user.clients.to_h { |client| [client, ready.count { |document| document.mentions?(client.name) }] }
+    counts =
+      user.clients.to_h { |client| [client, ready.count { |document| document.mentions?(client.name) }] }
     @client, seen = counts.select { |_, count| count.positive? }.max_by(&:last)
     @client_seen = @client && [seen, ready.size]
     @client
@@ -73,7 +94,10 @@ module Proposing
   def propose_memories
     return unless target_lang && source_lang
 
-    rows = (earlier&.attachments || []).reject { |attachment| attachment.learns == "confirm" }.select { |attachment| attachment.memory.fits?(source_lang, target_lang) }
+    rows =
+      (earlier&.attachments || [])
+        .reject { |attachment| attachment.learns == "confirm" }
+        .select { |attachment| attachment.memory.fits?(source_lang, target_lang) }
     return if rows.empty? || rows.map(&:memory_id) == attachments.map(&:memory_id)
 
     attach(rows.map { |row| row.attributes.slice("memory_id", "learns", "read_only", "penalty") })

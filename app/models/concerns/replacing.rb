@@ -1,10 +1,21 @@
-# A newer version of a client's file takes the place of the one in the project: first compared, then taken in, and back again.
+# A newer version of a client's file takes the place of the one in the project: first compared, then taken in,
+# and back again.
 module Replacing
   # The pending document for a file dropped on this one; it is read and compared in the background.
   def propose_version(file, name)
     project.documents_of_any_role.where(replaces_id: id, role: "pending").destroy_all
-    made = project.documents_of_any_role.new(role: "pending", replaces_id: id, position: position, name: name, byte_size: file.size, by: by, options: options, source_lang: source_lang,
-                                             checksum: Digest::SHA256.file(file.tempfile.path).hexdigest)
+    made =
+      project.documents_of_any_role.new(
+        role: "pending",
+        replaces_id: id,
+        position: position,
+        name: name,
+        byte_size: file.size,
+        by: by,
+        options: options,
+        source_lang: source_lang,
+        checksum: Digest::SHA256.file(file.tempfile.path).hexdigest
+      )
     made.original.attach(io: file, filename: name, identify: false)
     made.save!
     CompareVersionJob.perform_later(made)
@@ -13,31 +24,55 @@ module Replacing
 
   def replaced = project.documents_of_any_role.find(replaces_id)
 
-  # What taking it in would do, in segments and words: {"same" => {segments, words}, "changed" …, "new" …, "gone" …}.
+  # What taking it in would do, in segments and words: {"same" => {segments, words}, "changed" …, "new" …,
+  # "gone" …}.
   def compare
     fresh, old = opened(as_stored: false), replaced.segments.to_a
     raise Glossema::Refused.new("no-text", "#{name} holds no text to translate.") if fresh.segments.empty?
-    raise Glossema::Refused.new("format-other", "#{name} is #{fresh.format::NAME}, and #{replaced.name} is #{replaced.format}. A new version must be in the same format.") if fresh.format::NAME != replaced.format
+    if fresh.format::NAME != replaced.format
+      raise Glossema::Refused.new(
+        "format-other",
+        "#{name} is #{fresh.format::NAME}, and #{replaced.name} is #{replaced.format}. A new version " \
+          "must be in the same format."
+      )
+    end
 
     revision = revision_of(fresh, old)
     words = ->(content) { Glossema::Counting::Count.of(content).words }
-    sums = revision.links.group_by { |link| link.kind.to_s }.transform_values { |links| { segments: links.size, words: links.sum { |link| words[fresh.segments[link.index].content] } } }
+    sums =
+      revision
+        .links
+        .group_by { |link| link.kind.to_s }
+        .transform_values do |links|
+          { segments: links.size, words: links.sum { |link| words[fresh.segments[link.index].content] } }
+        end
     gone = revision.gone.map { |index| old[index] }
-    update!(state: "ready", format: fresh.format::NAME,
-            comparison: { same: none, changed: none, new: none }.stringify_keys.merge(sums).merge("gone" => { segments: gone.size, words: gone.sum(&:words) }, "lost" => gone.count { |row|
-              row.target.present?
-            }))
+    update!(
+      state: "ready",
+      format: fresh.format::NAME,
+      comparison: { same: none, changed: none, new: none }.stringify_keys
+          .merge(sums)
+          .merge(
+            "gone" => {
+              segments: gone.size,
+              words: gone.sum(&:words)
+            },
+            "lost" => gone.count { |row| row.target.present? }
+          )
+    )
   end
 
-  # Puts this version in the place of the old one. Unchanged segments keep state, history and notes; changed ones come as
-  # drafts with the old translation.
+  # Puts this version in the place of the old one. Unchanged segments keep state, history and notes; changed
+  # ones come as drafts with the old translation.
   def take_in(by:)
     fresh, old = opened(as_stored: false), replaced.segments.includes(:versions).to_a
     links = revision_of(fresh, old).links
     transaction do
       replaced.update!(role: "replaced")
       update!(role: "current", source_lang: source_lang || fresh.language)
-      fresh.segments.each_with_index { |segment, index| take_segment(segment, index + 1, links[index], old, by) }
+      fresh.segments.each_with_index do |segment, index|
+        take_segment(segment, index + 1, links[index], old, by)
+      end
       keep_reading(fresh)
       Memory.renew_neighbours(self)
     end
@@ -47,11 +82,23 @@ module Replacing
 
   # The version before this one comes back as it was; this one goes.
   def put_back
-    raise Glossema::Refused.new("nothing-before", "#{name} has replaced nothing.") unless role == "current" && replaces_id
+    unless role == "current" && replaces_id
+      raise Glossema::Refused.new("nothing-before", "#{name} has replaced nothing.")
+    end
 
     transaction do
       before = replaced
-      MemoryUnit.where(segment_id: segments.select(:id)).find_each { |unit| unit.update!(segment_id: before.segments.find { |segment| MemoryUnit.hash_of_key(segment.source_key) == unit.source_hash }&.id) }
+      MemoryUnit
+        .where(segment_id: segments.select(:id))
+        .find_each do |unit|
+          unit.update!(
+            segment_id:
+              before
+                .segments
+                .find { |segment| MemoryUnit.hash_of_key(segment.source_key) == unit.source_hash }
+                &.id
+          )
+        end
       before.update!(role: "current")
       destroy!
       before
@@ -63,8 +110,10 @@ module Replacing
   def none = { segments: 0, words: 0 }
 
   def revision_of(fresh, old)
-    Glossema::Revision.new(old.map { |row| Cutting::Place.new(row.unit_id, row.context.present?, row.source_content) },
-                           fresh.segments.map { |one| Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content) })
+    Glossema::Revision.new(
+      old.map { |row| Cutting::Place.new(row.unit_id, row.context.present?, row.source_content) },
+      fresh.segments.map { |one| Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content) }
+    )
   end
 
   def take_segment(segment, position, link, old, by)
@@ -73,13 +122,44 @@ module Replacing
     return row.save! unless before
 
     if link.kind == :same
-      row.assign_attributes(before.attributes.slice("target", "state", "origin", "marked", "version", "confirmed_at", "alternatives"))
+      row.assign_attributes(
+        before.attributes.slice(
+          "target",
+          "state",
+          "origin",
+          "marked",
+          "version",
+          "confirmed_at",
+          "alternatives"
+        )
+      )
       row.save!
-      Version.insert_all!(before.versions.map { |version| version.attributes.except("id").merge("segment_id" => row.id) }) if before.versions.any?
+      if before.versions.any?
+        Version.insert_all!(
+          before.versions.map { |version| version.attributes.except("id").merge("segment_id" => row.id) }
+        )
+      end
       MemoryUnit.where(segment_id: before.id).update_all(segment_id: row.id)
     else
-      row.alternatives += [{ source: before.source_content.text, target: before.target_content.text, score: link.score, origin: "earlier" }] if before.target.present?
-      row.assign_attributes(target: before.target_content.fitted(segment.content).written, state: "draft", origin: { kind: "earlier", score: link.score }, version: 1) if before.target.present?
+      row.alternatives += [
+        {
+          source: before.source_content.text,
+          target: before.target_content.text,
+          score: link.score,
+          origin: "earlier"
+        }
+      ] if before.target.present?
+      if before.target.present?
+        row.assign_attributes(
+          target: before.target_content.fitted(segment.content).written,
+          state: "draft",
+          origin: {
+            kind: "earlier",
+            score: link.score
+          },
+          version: 1
+        )
+      end
       row.save!
       row.send(:record, by) if before.target.present?
     end

@@ -10,39 +10,68 @@ module Translating
       self.marked = marked unless marked.nil?
       next save! if target == self.target
 
-      assign_attributes(target: target, origin: origin, state: target.empty? ? "untouched" : "draft", version: version + 1)
+      assign_attributes(
+        target: target,
+        origin: origin,
+        state: target.empty? ? "untouched" : "draft",
+        version: version + 1
+      )
       save!
       record(by)
     end
   end
 
-  # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns {filled: segments that took the
-  # target, others: how many identical ones still read as this one did before}.
+  # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns {filled:
+  # segments that took the target, others: how many identical ones still read as this one did before}.
   def confirm(target, origin:, by:)
     check_codes(target)
-    raise Glossema::Refused.new("target-empty", "There is nothing to confirm yet: the target is empty.") if target.strip.empty?
+    if target.strip.empty?
+      raise Glossema::Refused.new("target-empty", "There is nothing to confirm yet: the target is empty.")
+    end
 
     transaction do
       before = versions.where(state: Segment::STATES - Segment::UNFINISHED).last&.target
-      assign_attributes(target: target, origin: origin, state: "translated", version: version + 1, confirmed_at: Time.current)
+      assign_attributes(
+        target: target,
+        origin: origin,
+        state: "translated",
+        version: version + 1,
+        confirmed_at: Time.current
+      )
       save!
       record(by)
       memories = learning
       teach(memories, by)
       filled = exempt ? [] : fill_repeats(by, memories)
-      { filled: filled, others: before.nil? || before == target || exempt ? 0 : twins.where(target: before).where.not(state: Segment::UNFINISHED).count }
+      {
+        filled: filled,
+        others:
+          (
+            if before.nil? || before == target || exempt
+              0
+            else
+              twins.where(target: before).where.not(state: Segment::UNFINISHED).count
+            end
+          )
+      }
     end
   end
 
   # The identical segments that still read as this one did before take its target. Returns them.
   def lead(by:)
-    before = versions.where(state: Segment::STATES - Segment::UNFINISHED).where.not(target: target).last&.target or return []
+    before =
+      versions.where(state: Segment::STATES - Segment::UNFINISHED).where.not(target: target).last&.target or
+      return []
     act, memories = SecureRandom.hex(6), learning
     transaction do
-      twins.where(target: before).where.not(state: Segment::UNFINISHED).to_a.each do |twin|
-        twin.send(:follow, self, act, by, "translated")
-        twin.send(:teach, memories, by)
-      end
+      twins
+        .where(target: before)
+        .where.not(state: Segment::UNFINISHED)
+        .to_a
+        .each do |twin|
+          twin.send(:follow, self, act, by, "translated")
+          twin.send(:teach, memories, by)
+        end
     end
   end
 
@@ -51,12 +80,20 @@ module Translating
     act = twins.filter_map { |twin| twin.origin["act"] if twin.origin["from"] == id }.last or return []
     memories = learning
     transaction do
-      twins.to_a.select { |twin| twin.origin["act"] == act }.each do |twin|
-        before = twin.versions.reject { |version| version.origin["act"] == act }.last
-        twin.update!(target: before&.target.to_s, state: before&.state || "untouched", origin: before&.origin || {}, version: twin.version + 1)
-        twin.send(:record, by)
-        twin.send(:teach, memories, by) unless Segment::UNFINISHED.include?(twin.state)
-      end
+      twins
+        .to_a
+        .select { |twin| twin.origin["act"] == act }
+        .each do |twin|
+          before = twin.versions.reject { |version| version.origin["act"] == act }.last
+          twin.update!(
+            target: before&.target.to_s,
+            state: before&.state || "untouched",
+            origin: before&.origin || {},
+            version: twin.version + 1
+          )
+          twin.send(:record, by)
+          twin.send(:teach, memories, by) unless Segment::UNFINISHED.include?(twin.state)
+        end
     end
   end
 
@@ -71,11 +108,16 @@ module Translating
   # The other segments of the project with this source, but for those that are to differ.
   def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
 
-  # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or confirmed if she wants that.
+  # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or
+  # confirmed if she wants that.
   def fill_repeats(by, memories)
     state = by&.preferences.to_h["confirm_repeats"] ? "translated" : "draft"
     act = SecureRandom.hex(6)
-    repeats = twins.select { |twin| twin.state == "untouched" || (twin.state == "draft" && twin.origin["kind"] == "repeated" && twin.target != target) }
+    repeats =
+      twins.select do |twin|
+        twin.state == "untouched" ||
+          (twin.state == "draft" && twin.origin["kind"] == "repeated" && twin.target != target)
+      end
     repeats.each do |twin|
       twin.send(:follow, self, act, by, state)
       twin.send(:teach, memories, by) if state == "translated"
@@ -83,14 +125,25 @@ module Translating
   end
 
   def follow(leader, act, by, state)
-    update!(target: leader.target, state: state, origin: { "kind" => "repeated", "from" => leader.id, "act" => act }, version: version + 1)
+    update!(
+      target: leader.target,
+      state: state,
+      origin: {
+        "kind" => "repeated",
+        "from" => leader.id,
+        "act" => act
+      },
+      version: version + 1
+    )
     record(by)
   end
 
   # A version for each state; drafts typed in one go are one version.
   def record(by)
     last = versions.last
-    same_go = last && last.state == "draft" && state == "draft" && last.user_id == by&.id && last.origin["kind"] == origin["kind"] && last.updated_at > DRAFT_WINDOW.ago
+    same_go =
+      last && last.state == "draft" && state == "draft" && last.user_id == by&.id &&
+      last.origin["kind"] == origin["kind"] && last.updated_at > DRAFT_WINDOW.ago
     return last.update!(target: target, origin: origin) if same_go
 
     versions.create!(user: by, target: target, state: state, origin: origin)

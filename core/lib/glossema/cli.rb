@@ -6,7 +6,7 @@ module Glossema
   class Cli
     DONE, NO, REFUSED = 0, 1, 2
     COMMANDS = %w[extract merge roundtrip segment count score].freeze
-    USAGE = "usage: glossema #{COMMANDS.join('|')}|memory …; see the README".freeze
+    USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)
       @arguments, @input, @output, @errors = arguments.dup, input, output, errors
@@ -28,23 +28,35 @@ module Glossema
     rescue Errno::EPIPE
       DONE
     rescue SystemCallError => e
-      refuse("#{e.message.sub(/ @ \w+/, '')}.")
+      refuse("#{e.message.sub(/ @ \w+/, "")}.")
     rescue JSON::ParserError => e
       refuse("This is not JSON: #{e.message.lines.first.strip[0, 100]}.")
     rescue StandardError => e
       # Never a backtrace for the user; whoever mends it asks for one.
       raise if ENV["GLOSSEMA_TRACE"]
 
-      refuse("#{@file_name || command} cannot be worked on: a fault in Glossema itself (#{e.class}: #{e.message.lines.first.to_s.strip[0, 120]}).")
+      refuse(
+        "#{@file_name || command} cannot be worked on: a fault in Glossema itself (#{e.class}: " \
+          "#{e.message.lines.first.to_s.strip[0, 120]})."
+      )
     end
 
     def extract
       opened = document
       opened.segments.each do |segment|
         content = segment.content
-        say("id" => segment.id, "unit" => segment.unit.id, "path" => segment.unit.path, "source" => content.written, "text" => content.text,
-            "codes" => content.code_count, "note" => segment.unit.note, "limit" => segment.unit.limit, "key" => segment.unit.key,
-            **(opened.bilingual? ? { "target" => segment.target&.written, "state" => segment.state } : {}))
+        say(
+          "id" => segment.id,
+          "unit" => segment.unit.id,
+          "path" => segment.unit.path,
+          "source" => content.written,
+          "text" => content.text,
+          "codes" => content.code_count,
+          "note" => segment.unit.note,
+          "limit" => segment.unit.limit,
+          "key" => segment.unit.key,
+          **(opened.bilingual? ? { "target" => segment.target&.written, "state" => segment.state } : {})
+        )
       end
       DONE
     end
@@ -61,7 +73,14 @@ module Glossema
 
     def roundtrip
       opened = document
-      targets = @options[:pseudo] ? opened.segments.to_h { |segment| [segment.id, Pseudo.of(segment.content)] } : as_it_is(opened)
+      targets =
+        (
+          if @options[:pseudo]
+            opened.segments.to_h { |segment| [segment.id, Pseudo.of(segment.content)] }
+          else
+            as_it_is(opened)
+          end
+        )
       bytes = opened.write(targets, target_language: @options[:target_lang])
       proof = Proof.new(opened, bytes, targets)
       File.binwrite(need(:output, "-o"), bytes)
@@ -83,11 +102,12 @@ module Glossema
 
       opened = @arguments.map { |path| document(path) }
       bands = Counting::Bands.assign(opened.flat_map { |one| matched(one) })
-      files = opened.map do |one|
-        counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
-        rows = bands.shift(counts.size).zip(counts)
-        { "name" => one.name, **figures(counts), "bands" => Counting::Bands.sum(rows), rows: rows }
-      end
+      files =
+        opened.map do |one|
+          counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
+          rows = bands.shift(counts.size).zip(counts)
+          { "name" => one.name, **figures(counts), "bands" => Counting::Bands.sum(rows), :rows => rows }
+        end
       rows = files.flat_map { |file| file.delete(:rows) }
       say("files" => files, **figures(rows.map(&:last)), "bands" => Counting::Bands.sum(rows))
       DONE
@@ -95,8 +115,14 @@ module Glossema
 
     def score
       comparison = Matching::Score.compare(*2.times.map { Content.from_written(argument("a text")) })
-      say("score" => comparison.score, "distance" => comparison.distance,
-          "differences" => comparison.differences.map { |difference| { "op" => difference.op, "source" => difference.source, "memory" => difference.memory } })
+      say(
+        "score" => comparison.score,
+        "distance" => comparison.distance,
+        "differences" =>
+          comparison.differences.map do |difference|
+            { "op" => difference.op, "source" => difference.source, "memory" => difference.memory }
+          end
+      )
       DONE
     end
 
@@ -106,56 +132,97 @@ module Glossema
     def matched(opened) = opened.segments.map { |segment| [segment.content, nil] }
 
     def parse_options
-      OptionParser.new do |parser|
-        parser.on("--source-lang L") { |value| @options[:source_lang] = language(value) }
-        parser.on("--target-lang L") { |value| @options[:target_lang] = language(value) }
-        parser.on("--lang L") { |value| @options[:lang] = @options[:source_lang] = language(value) }
-        parser.on("--by UNIT", %w[sentence paragraph]) { |value| @options[:by] = value }
-        parser.on("--rules FILE") { |value| @options[:rules] = value }
-        parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
-        parser.on("--pseudo") { @options[:pseudo] = true }
-        parser.on("--plain") { @options[:plain] = true }
-        more_options(parser)
-        parser.on("-o FILE") { |value| @options[:output] = value }
-      end.parse!(@arguments)
+      OptionParser
+        .new do |parser|
+          parser.on("--source-lang L") { |value| @options[:source_lang] = language(value) }
+          parser.on("--target-lang L") { |value| @options[:target_lang] = language(value) }
+          parser.on("--lang L") { |value| @options[:lang] = @options[:source_lang] = language(value) }
+          parser.on("--by UNIT", %w[sentence paragraph]) { |value| @options[:by] = value }
+          parser.on("--rules FILE") { |value| @options[:rules] = value }
+          parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
+          parser.on("--pseudo") { @options[:pseudo] = true }
+          parser.on("--plain") { @options[:plain] = true }
+          more_options(parser)
+          parser.on("-o FILE") { |value| @options[:output] = value }
+        end
+        .parse!(@arguments)
     end
 
     def more_options(parser) = parser
 
     def language(value)
-      Languages.valid?(value) ? value : raise(Refused.new("language-unknown", "“#{value}” is not a language tag such as en or de-CH."))
+      if Languages.valid?(value)
+        value
+      else
+        raise(Refused.new("language-unknown", "“#{value}” is not a language tag such as en or de-CH."))
+      end
     end
 
-    def rules = @options[:rules] ? Segmentation::Srx.new(File.read(@options[:rules], encoding: "UTF-8")) : Segmentation::Srx.default
+    def rules =
+      if @options[:rules]
+        Segmentation::Srx.new(File.read(@options[:rules], encoding: "UTF-8"))
+      else
+        Segmentation::Srx.default
+      end
 
     def document(path = argument("FILE"))
       raise Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
 
       @file_name = File.basename(path)
-      Document.new(File.binread(path), name: @file_name, language: @options[:source_lang], by: @options[:by], rules: rules,
-                                       options: { **(@options[:target_lang] ? { "target_language" => @options[:target_lang] } : {}), **@options[:format] })
+      Document.new(
+        File.binread(path),
+        name: @file_name,
+        language: @options[:source_lang],
+        by: @options[:by],
+        rules: rules,
+        options: {
+          **(@options[:target_lang] ? { "target_language" => @options[:target_lang] } : {}),
+          **@options[:format]
+        }
+      )
     end
 
     # What leaves the file the same: its sources, or the translations it holds.
     def as_it_is(opened)
-      opened.segments.reject { |segment| segment.unit.extra }.to_h { |segment| [segment.id, opened.bilingual? ? segment.target : segment.content] }.compact
+      opened
+        .segments
+        .reject { |segment| segment.unit.extra }
+        .to_h { |segment| [segment.id, opened.bilingual? ? segment.target : segment.content] }
+        .compact
     end
 
     def read_targets(path, opened)
       segments = opened.segments.to_h { |segment| [segment.id, segment] }
-      File.readlines(path, chomp: true, encoding: "UTF-8").reject(&:empty?).each_with_index.to_h do |line, index|
-        row = JSON.parse(line)
-        segment = segments[row["id"]] || raise(Refused.new("segment-unknown", "#{path}, line #{index + 1}: #{opened.name} has no segment #{row['id'].inspect}."))
-        [segment.id, Content.parse(row["target"].to_s, segment.content)]
-      rescue Refused => e
-        raise e.code == "code-unknown" ? Refused.new(e.code, "#{path}, line #{index + 1}: #{e.message}") : e
-      end
+      File
+        .readlines(path, chomp: true, encoding: "UTF-8")
+        .reject(&:empty?)
+        .each_with_index
+        .to_h do |line, index|
+          row = JSON.parse(line)
+          segment =
+            segments[row["id"]] ||
+            raise(
+              Refused.new(
+                "segment-unknown",
+                "#{path}, line #{index + 1}: #{opened.name} has no segment #{row["id"].inspect}."
+              )
+            )
+          [segment.id, Content.parse(row["target"].to_s, segment.content)]
+        rescue Refused => e
+          raise e.code == "code-unknown" ? Refused.new(e.code, "#{path}, line #{index + 1}: #{e.message}") : e
+        end
     end
 
     def figures(counts)
       sum = counts.sum(Counting::Count.zero)
-      { "words" => sum.words, "characters" => sum.characters, "characters_without_spaces" => sum.characters_without_spaces, "segments" => sum.segments,
-        "codes" => sum.codes, **(sum.by_character ? { "counted_by_character" => true } : {}) }
+      {
+        "words" => sum.words,
+        "characters" => sum.characters,
+        "characters_without_spaces" => sum.characters_without_spaces,
+        "segments" => sum.segments,
+        "codes" => sum.codes,
+        **(sum.by_character ? { "counted_by_character" => true } : {})
+      }
     end
 
     def argument(name) = @arguments.shift || raise(Refused.new("usage", "#{name} is missing."))

@@ -6,24 +6,27 @@ module Glossema
   #   type     a word for what it stands for ("bold", "link", "break", "field", …)
   #   display  what a reader is shown of it ("bold", "page number")
   #   equiv    the text it stands for ("\n" for a line break), empty for most
-  #   style    the look of the text inside, canonical; replaces the look around it. nil when it does not change it
+  #   style    the look of the text inside, canonical; replaces the look around it. nil when it does not
+  #            change it
   #   wrap     identity of a container such as a link, nil for pure looks
-  #   css      how a preview shows it: words out of bold italic underline strike super sub caps smallcaps mono link
-  Code = Struct.new(:id, :kind, :key, :type, :display, :equiv, :style, :wrap, :css, keyword_init: true) do
-    def open? = kind == :open
-    def close? = kind == :close
-    def alone? = kind == :alone
+  #   css      how a preview shows it: words out of bold italic underline strike super sub caps smallcaps mono
+  #            link
+  Code =
+    Struct.new(:id, :kind, :key, :type, :display, :equiv, :style, :wrap, :css, keyword_init: true) do
+      def open? = kind == :open
+      def close? = kind == :close
+      def alone? = kind == :alone
 
-    # An invisible mark (a bookmark, a comment's range): kept at the edge of a segment, never inside it.
-    def anchor? = type.to_s.start_with?("anchor")
+      # An invisible mark (a bookmark, a comment's range): kept at the edge of a segment, never inside it.
+      def anchor? = type.to_s.start_with?("anchor")
 
-    # The written form: {1}, {/1} or {1/}.
-    def written
-      { open: "{#{id}}", close: "{/#{id}}", alone: "{#{id}/}" }.fetch(kind)
+      # The written form: {1}, {/1} or {1/}.
+      def written
+        { open: "{#{id}}", close: "{/#{id}}", alone: "{#{id}/}" }.fetch(kind)
+      end
+
+      def with(**changes) = dup.tap { |copy| changes.each { |name, value| copy[name] = value } }
     end
-
-    def with(**changes) = dup.tap { |copy| changes.each { |name, value| copy[name] = value } }
-  end
 
   # An immutable sequence of text runs (String) and codes.
   class Content
@@ -32,11 +35,14 @@ module Glossema
 
     # items: array of String and Code. Empty strings are dropped, neighbouring strings joined.
     def initialize(items = [])
-      @items = items.each_with_object([]) do |item, list|
-        next if item.is_a?(String) && item.empty?
+      @items =
+        items
+          .each_with_object([]) do |item, list|
+            next if item.is_a?(String) && item.empty?
 
-        item.is_a?(String) && list.last.is_a?(String) ? list[-1] = list[-1] + item : list << item
-      end.freeze
+            item.is_a?(String) && list.last.is_a?(String) ? list[-1] = list[-1] + item : list << item
+          end
+          .freeze
       freeze
     end
 
@@ -49,8 +55,10 @@ module Glossema
         match = Regexp.last_match
         items << written[rest...match.begin(0)]
         rest = match.end(0)
-        items << (escaped || table[[(open || close || alone).to_i, open ? :open : (close ? :close : :alone)]] ||
-          raise(Refused.new("code-unknown", "The code #{match[0]} does not exist in the source.")))
+        items << (
+          escaped || table[[(open || close || alone).to_i, open ? :open : (close ? :close : :alone)]] ||
+            raise(Refused.new("code-unknown", "The code #{match[0]} does not exist in the source."))
+        )
       end
       new(items << written[rest..])
     end
@@ -68,9 +76,19 @@ module Glossema
     def self.from_written(written)
       return text(written) unless written.match?(/[{\\]/)
 
-      found = written.gsub(/\\./m, "").scan(%r{\{(/?)(\d+)(/?)\}}).map do |slash, id, single|
-        Code.new(id: id.to_i, kind: slash == "/" ? :close : (single == "/" ? :alone : :open), key: id, type: "code", equiv: "")
-      end
+      found =
+        written
+          .gsub(/\\./m, "")
+          .scan(%r{\{(/?)(\d+)(/?)\}})
+          .map do |slash, id, single|
+            Code.new(
+              id: id.to_i,
+              kind: slash == "/" ? :close : (single == "/" ? :alone : :open),
+              key: id,
+              type: "code",
+              equiv: ""
+            )
+          end
       parse(written, found)
     end
 
@@ -89,14 +107,17 @@ module Glossema
     alias to_s written
 
     # The text of a written form, codes left out.
-    def self.plain(written) = written.match?(/[{\\]/) ? written.gsub(WRITTEN) { Regexp.last_match(1).to_s } : written
+    def self.plain(written) =
+      written.match?(/[{\\]/) ? written.gsub(WRITTEN) { Regexp.last_match(1).to_s } : written
 
     def self.escape(text) = text.gsub(/[{\\]/) { |char| "\\#{char}" }
 
     # The same text with only those codes that `source` has, for taking a match over.
     def fitted(source)
       known = Content.code_table(source)
-      Content.new(items.filter_map { |item| item.is_a?(String) ? item : known[[item.id, item.kind]] }).well_formed
+      Content.new(
+        items.filter_map { |item| item.is_a?(String) ? item : known[[item.id, item.kind]] }
+      ).well_formed
     end
 
     # How many codes: a pair counts as one.
@@ -105,7 +126,8 @@ module Glossema
     def empty? = items.empty?
     def blank? = text.match?(/\A[[:space:]]*\z/)
 
-    def ==(other) = equal?(other) || (other.is_a?(Content) && items.size == other.items.size && written == other.written)
+    def ==(other) =
+      equal?(other) || (other.is_a?(Content) && items.size == other.items.size && written == other.written)
     alias eql? ==
     def hash = written.hash
 
@@ -116,13 +138,20 @@ module Glossema
       return self unless coded?
 
       numbers = {}
-      Content.new(items.map do |item|
-        item.is_a?(String) ? item : item.with(id: numbers[item.kind == :alone ? [item.key, item.id] : item.key] ||= numbers.size + 1)
-      end)
+      Content.new(
+        items.map do |item|
+          if item.is_a?(String)
+            item
+          else
+            item.with(id: numbers[item.kind == :alone ? [item.key, item.id] : item.key] ||= numbers.size + 1)
+          end
+        end
+      )
     end
 
-    # Codes made well formed: a closing code without its opening one is dropped, an opening one never closed is closed at
-    # the end, crossing pairs are nested, empty pairs dropped, and two neighbouring stretches of the same pair joined.
+    # Codes made well formed: a closing code without its opening one is dropped, an opening one never closed
+    # is closed at the end, crossing pairs are nested, empty pairs dropped, and two neighbouring stretches of
+    # the same pair joined.
     def well_formed
       return self unless coded?
 
@@ -154,22 +183,33 @@ module Glossema
           look = stack.reverse.find(&:style)&.style || base
           item.split(/([[:space:]]+)/).each { |piece| lay(out, piece, look, stack.filter_map(&:wrap)) }
         elsif item.alone?
-          out << ["\u0000#{item.type}:#{item.wrap || item.display}", nil, stack.filter_map(&:wrap)] unless item.anchor?
+          unless item.anchor?
+            out << ["\u0000#{item.type}:#{item.wrap || item.display}", nil, stack.filter_map(&:wrap)]
+          end
         else
-          item.open? ? stack.push(item) : stack.slice!((stack.rindex { |open| open.key == item.key } || stack.size)..)
+          if item.open?
+            stack.push(item)
+          else
+            stack.slice!((stack.rindex { |open| open.key == item.key } || stack.size)..)
+          end
         end
       end
       out
     end
 
-    # The same to a reader as another content? Like comparing flat lists, and soon done where the two are alike item by item.
+    # The same to a reader as another content? Like comparing flat lists, and soon done where the two are
+    # alike item by item.
     def shows_as?(other, base = nil, other_base = nil)
-      return true if base == other_base && items.size == other.items.size && items.zip(other.items).all? { |one, two| alike?(one, two) }
+      if base == other_base && items.size == other.items.size &&
+          items.zip(other.items).all? { |one, two| alike?(one, two) }
+        return true
+      end
 
       flat(base) == other.flat(other_base)
     end
 
-    # Plain values for storing the codes of a content: a list of hashes, one for each code that is not a closing one.
+    # Plain values for storing the codes of a content: a list of hashes, one for each code that is not a
+    # closing one.
     def code_hashes
       codes.reject(&:close?).map { |code| code.to_h.compact }
     end
@@ -187,7 +227,8 @@ module Glossema
     def alike?(one, two)
       return one == two if one.is_a?(String) || two.is_a?(String)
 
-      one.kind == two.kind && one.style == two.style && one.wrap == two.wrap && (!one.alone? || (one.type == two.type && one.display == two.display))
+      one.kind == two.kind && one.style == two.style && one.wrap == two.wrap &&
+        (!one.alone? || (one.type == two.type && one.display == two.display))
     end
 
     # Adds a word or blank to the flat list, joined to the last where it shows the same.
@@ -201,14 +242,20 @@ module Glossema
       out << [piece.dup, look, wraps]
     end
 
-    # Empty pairs go, and a pair that closes and opens again at once is one; invisible marks between do not count.
+    # Empty pairs go, and a pair that closes and opens again at once is one; invisible marks between do not
+    # count.
     def joined(list)
       list.each_with_object([]) do |item, out|
         next out << item if item.is_a?(String) || item.alone?
 
         at = out.rindex { |one| !one.is_a?(Code) || !one.anchor? }
         last = at && out[at]
-        last.is_a?(Code) && last.key == item.key && ((last.open? && item.close?) || (last.close? && item.open?)) ? out.delete_at(at) : out << item
+        if last.is_a?(Code) && last.key == item.key &&
+            ((last.open? && item.close?) || (last.close? && item.open?))
+          out.delete_at(at)
+        else
+          out << item
+        end
       end
     end
   end

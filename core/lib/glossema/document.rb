@@ -1,34 +1,66 @@
 # A client's file opened for translation: the units of its format cut into segments.
 module Glossema
-  # id is unique in the document ("u12:1"); neighbours of one unit stand together. target: the translation a bilingual file
-  # brings along, or nil.
-  Segment = Struct.new(:id, :unit, :content, :target, keyword_init: true) do
-    # The state a bilingual file gives it, or nil.
-    def state = target && unit.state
-  end
+  # id is unique in the document ("u12:1"); neighbours of one unit stand together. target: the translation a
+  # bilingual file brings along, or nil.
+  Segment =
+    Struct.new(:id, :unit, :content, :target, keyword_init: true) do
+      # The state a bilingual file gives it, or nil.
+      def state = target && unit.state
+    end
 
   class Document
     attr_reader :format, :file, :segments, :name
 
-    # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; by: "sentence" or "paragraph";
-    # breaks: {unit id => offsets} to cut exactly as before instead of by the rules; hand: {unit id => {"text", "add", "remove"}},
-    # what was cut and joined by hand, which holds as long as the text of the unit is the same. Raises Refused.
-    def initialize(bytes, name:, language: nil, by: "sentence", rules: Segmentation::Srx.default, options: {}, breaks: nil, hand: {})
+    # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; by: "sentence" or
+    # "paragraph"; breaks: {unit id => offsets} to cut exactly as before instead of by the rules; hand: {unit
+    # id => {"text", "add", "remove"}}, what was cut and joined by hand, which holds as long as the text of
+    # the unit is the same. Raises Refused.
+    def initialize(
+      bytes,
+      name:,
+      language: nil,
+      by: "sentence",
+      rules: Segmentation::Srx.default,
+      options: {},
+      breaks: nil,
+      hand: {}
+    )
       @name = name
       @format = Formats.detect(bytes, name)
       @file = @format.read(bytes, name: name, options: options)
       @language = language
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
-      @pieces = units.to_h do |unit|
-        offsets = @breaks ? @breaks.fetch(unit.id, []) : by_hand(unit, unit.whole ? [] : segmenter.breaks(unit.content.text), hand[unit.id])
-        next [unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets), nil]] unless unit.target && offsets.empty?
+      @pieces =
+        units.to_h do |unit|
+          offsets =
+            (
+              if @breaks
+                @breaks.fetch(unit.id, [])
+              else
+                by_hand(unit, unit.whole ? [] : segmenter.breaks(unit.content.text), hand[unit.id])
+              end
+            )
+          unless unit.target && offsets.empty?
+            next unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets), nil]
+          end
 
-        [unit.id, [[], *Segmentation::Splitter.split_pair(unit.content, unit.target)]]
-      end
-      @segments = units.flat_map do |unit|
-        pieces_of(unit.id).select(&:segment?).each_with_index.map { |piece, index| Segment.new(id: "#{unit.id}:#{index + 1}", unit: unit, content: piece.content, target: @pieces.fetch(unit.id).last) }
-      end
+          [unit.id, [[], *Segmentation::Splitter.split_pair(unit.content, unit.target)]]
+        end
+      @segments =
+        units.flat_map do |unit|
+          pieces_of(unit.id)
+            .select(&:segment?)
+            .each_with_index
+            .map do |piece, index|
+              Segment.new(
+                id: "#{unit.id}:#{index + 1}",
+                unit: unit,
+                content: piece.content,
+                target: @pieces.fetch(unit.id).last
+              )
+            end
+        end
     end
 
     def units = file.units
@@ -39,7 +71,7 @@ module Glossema
       waiting = segments_of(segment.unit)
       pieces_of(segment.unit.id).each do |piece|
         length = piece.content.text.length
-        return [at, at + length] if piece.segment? && waiting.shift.id == segment.id
+        return at, at + length if piece.segment? && waiting.shift.id == segment.id
 
         at += length
       end
@@ -53,23 +85,29 @@ module Glossema
 
     # The source language: as told, as the file names it, or as its text looks.
     def language
-      @language ||= begin
-        guess = Languages.guess(units.first(400).map { |unit| unit.content.text }.join("\n"))
-        named = file.source_language
-        named && (guess.nil? || Languages.same?(guess, named)) ? named : guess
-      end
+      @language ||=
+        begin
+          guess = Languages.guess(units.first(400).map { |unit| unit.content.text }.join("\n"))
+          named = file.source_language
+          named && (guess.nil? || Languages.same?(guess, named)) ? named : guess
+        end
     end
 
     # {unit id => offsets} of the units that are cut, to be kept beside the translation.
     def breaks = @pieces.transform_values(&:first).reject { |_, offsets| offsets.empty? }
 
-    # targets: {segment id => Content}; segments not named keep their source (in bilingual files: what stands there).
-    # states: {segment id => state}, for files that hold them. Returns the bytes of the translated file.
+    # targets: {segment id => Content}; segments not named keep their source (in bilingual files: what stands
+    # there). states: {segment id => state}, for files that hold them. Returns the bytes of the translated
+    # file.
     def write(targets, target_language: nil, states: {})
       contents = unit_contents(targets, states)
       return file.write(contents, target_language: target_language) unless bilingual?
 
-      file.write(contents, target_language: target_language, states: contents.to_h { |id, _| [id, states["#{id}:1"] || "translated"] })
+      file.write(
+        contents,
+        target_language: target_language,
+        states: contents.to_h { |id, _| [id, states["#{id}:1"] || "translated"] }
+      )
     end
 
     # The contents of the units that are to be written anew, {unit id => Content}.
@@ -77,7 +115,12 @@ module Glossema
       units.each_with_object({}) do |unit, contents|
         own = segments_of(unit)
         given = own.map { |segment| targets[segment.id] }
-        next if given.compact.empty? || own.zip(given).all? { |segment, target| target.nil? || kept?(segment, target, states[segment.id]) }
+        if given.compact.empty? ||
+            own
+                .zip(given)
+                .all? { |segment, target| target.nil? || kept?(segment, target, states[segment.id]) }
+          next
+        end
 
         contents[unit.id] = Segmentation::Splitter.join(pieces_of(unit.id), given)
       end
@@ -87,11 +130,23 @@ module Glossema
     def preview
       file.preview do |unit|
         waiting, open = segments_of(unit), []
-        pieces_of(unit.id).each_with_index.map do |piece, index|
-          next yield(waiting.shift) if piece.segment?
+        pieces_of(unit.id)
+          .each_with_index
+          .map do |piece, index|
+            next yield(waiting.shift) if piece.segment?
 
-          Html.stretch(index.zero? ? piece.content.items.drop_while { |item| item.is_a?(String) } : piece.content.items, open)
-        end.join
+            Html.stretch(
+              (
+                if index.zero?
+                  piece.content.items.drop_while { |item| item.is_a?(String) }
+                else
+                  piece.content.items
+                end
+              ),
+              open
+            )
+          end
+          .join
       end
     end
 
@@ -120,24 +175,42 @@ module Glossema
 
   # A content as HTML for previews.
   module Html
-    TAGS = { "bold" => "b", "italic" => "i", "underline" => "u", "strike" => "s", "super" => "sup", "sub" => "sub", "mono" => "code" }.freeze
+    TAGS = {
+      "bold" => "b",
+      "italic" => "i",
+      "underline" => "u",
+      "strike" => "s",
+      "super" => "sup",
+      "sub" => "sub",
+      "mono" => "code"
+    }.freeze
 
     module_function
 
     def of(content) = stretch(content.well_formed.items, [])
 
-    # items of a content that opens or closes pairs beyond itself; `open` carries them from one stretch to the next.
+    # items of a content that opens or closes pairs beyond itself; `open` carries them from one stretch to the
+    # next.
     def stretch(items, open)
-      items.map do |item|
-        if item.is_a?(String) then escape(item).gsub("\n", "<br>")
-        elsif item.open? then open.push(item) && tags(item).map { |tag| "<#{tag}>" }.join
-        elsif item.close? then tags(open.pop).reverse.map { |tag| "</#{tag.split.first}>" }.join
-        elsif item.equiv == "\n" then "<br>"
-        elsif item.equiv == "\t" then "&emsp;"
-        elsif item.css.to_s == "hidden" then ""
-        else "<span class=\"code\">#{escape(item.display.to_s)}</span>"
+      items
+        .map do |item|
+          if item.is_a?(String)
+            escape(item).gsub("\n", "<br>")
+          elsif item.open?
+            open.push(item) && tags(item).map { |tag| "<#{tag}>" }.join
+          elsif item.close?
+            tags(open.pop).reverse.map { |tag| "</#{tag.split.first}>" }.join
+          elsif item.equiv == "\n"
+            "<br>"
+          elsif item.equiv == "\t"
+            "&emsp;"
+          elsif item.css.to_s == "hidden"
+            ""
+          else
+            "<span class=\"code\">#{escape(item.display.to_s)}</span>"
+          end
         end
-      end.join
+        .join
     end
 
     def escape(text) = text.gsub("&", "&amp;").gsub("<", "&lt;").gsub(">", "&gt;").gsub('"', "&quot;")

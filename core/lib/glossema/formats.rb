@@ -5,19 +5,39 @@
 #       options      those it was read with
 #       units        array of Unit, in reading order
 #       source_language  tag the file itself names, or nil
-#       write(contents, target_language:) → bytes; contents is {unit id => Content}, units not named keep their source
+#       write(contents, target_language:) → bytes; contents is {unit id => Content}, units not named keep
+#       their source
 #       preview(&block) → HTML; the block is given each Unit and answers the HTML that stands in its place
 #       untouched(other) → names of parts that should have stayed the same and did not
 module Glossema
   # One stretch of text of a document that is translated as a whole (a paragraph, a cell, a value).
   #   id     stable in one file; path is for people ("table 2 · row 1 · column 3"); block is one of
-  #          heading-1 … heading-6, title, paragraph, list-item, cell, note, header, footer, text-box, alt-text,
+  #          heading-1 … heading-6, title, paragraph, list-item, cell, note, header, footer, text-box,
+  #          alt-text,
   #          chart, diagram, property, line
   #   look   the look outside all codes, canonical, for comparing
-  #   target, state, alternatives   what a bilingual file holds already: Content or nil, a segment state, [Alternative]
+  #   target, state, alternatives what a bilingual file holds already: Content or nil, a segment state,
+  #   [Alternative]
   #   whole  never split into sentences;  extra  exists in the translation only, such as a further plural form
-  Unit = Struct.new(:id, :path, :block, :content, :note, :limit, :key, :look, :target, :state, :alternatives, :whole, :extra, keyword_init: true)
-  # Another translation a file offers: source and target are Contents, score is 0…100 or nil, origin a word or nil.
+  Unit =
+    Struct.new(
+      :id,
+      :path,
+      :block,
+      :content,
+      :note,
+      :limit,
+      :key,
+      :look,
+      :target,
+      :state,
+      :alternatives,
+      :whole,
+      :extra,
+      keyword_init: true
+    )
+  # Another translation a file offers: source and target are Contents, score is 0…100 or nil, origin a word or
+  # nil.
   Alternative = Struct.new(:source, :target, :score, :origin, keyword_init: true)
 
   module Formats
@@ -25,30 +45,71 @@ module Glossema
 
     module_function
 
-    def all = [Docx, Pptx, Xlsx, Odt, Ods, Odp, Epub, Xliff, TmxFile, Html5, Android, Xml, Po, Json, Yaml, Webvtt, Subrip, Properties, AppleStrings, Ini, Csv, Tsv, Markdown, PlainText]
+    def all =
+      [
+        Docx,
+        Pptx,
+        Xlsx,
+        Odt,
+        Ods,
+        Odp,
+        Epub,
+        Xliff,
+        TmxFile,
+        Html5,
+        Android,
+        Xml,
+        Po,
+        Json,
+        Yaml,
+        Webvtt,
+        Subrip,
+        Properties,
+        AppleStrings,
+        Ini,
+        Csv,
+        Tsv,
+        Markdown,
+        PlainText
+      ]
 
     # Options that only programs set.
     INNER_OPTIONS = %w[target_language preset].freeze
-    CHOICES = { "paragraphs" => %w[line blank-line], "header" => %w[translate keep], "separator" => ["", "comma", "semicolon", "tab", "bar"] }.freeze
+    CHOICES = {
+      "paragraphs" => %w[line blank-line],
+      "header" => %w[translate keep],
+      "separator" => ["", "comma", "semicolon", "tab", "bar"]
+    }.freeze
 
-    # What can be chosen when a file of this format is read: [{"name", "kind" ("switch", "choice", "text"), "default", "choices"}].
+    # What can be chosen when a file of this format is read: [{"name", "kind" ("switch", "choice", "text"),
+    # "default", "choices"}].
     def options_of(format)
-      format::DEFAULTS.reject { |name, _| INNER_OPTIONS.include?(name) }.map do |name, default|
-        kind = [true, false].include?(default) ? "switch" : (CHOICES.key?(name) ? "choice" : "text")
-        { "name" => name, "kind" => kind, "default" => default, "choices" => CHOICES[name] }.compact
-      end
+      format::DEFAULTS
+        .reject { |name, _| INNER_OPTIONS.include?(name) }
+        .map do |name, default|
+          kind = [true, false].include?(default) ? "switch" : (CHOICES.key?(name) ? "choice" : "text")
+          { "name" => name, "kind" => kind, "default" => default, "choices" => CHOICES[name] }.compact
+        end
     end
 
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
     def detect(bytes, name)
       raise Refused.new("empty", "#{name} is empty.") if bytes.empty?
-      raise Refused.new("too-large", "#{name} is larger than #{MAX_BYTES / 1024 / 1024} MB.") if bytes.bytesize > MAX_BYTES
+      if bytes.bytesize > MAX_BYTES
+        raise Refused.new("too-large", "#{name} is larger than #{MAX_BYTES / 1024 / 1024} MB.")
+      end
 
       bytes = bytes.b
       Container.refuse_locked(bytes, name)
       all.find { |format| format.recognises?(bytes, name) } ||
-        raise(Refused.new("format-unknown", "#{name} is not in a format that can be translated here (#{all.map { |format| format::NAME }.join(', ')})."))
+        raise(
+          Refused.new(
+            "format-unknown",
+            "#{name} is not in a format that can be translated here (" \
+              "#{all.map { |format| format::NAME }.join(", ")})."
+          )
+        )
     end
   end
 end

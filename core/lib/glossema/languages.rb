@@ -4,20 +4,40 @@ module Glossema
     TAG = /\A[a-z]{2,3}(?:-[A-Z][a-z]{3})?(?:-(?:[A-Z]{2}|\d{3}))?(?:-[a-z0-9]{5,8})*\z/
     RIGHT_TO_LEFT = %w[ar fa he ur yi ps sd ug dv ckb].freeze
     # The most frequent small words of each language; a text is in the language whose words cover most of it.
-    SMALL_WORDS = {
-      "en" => "the of and to in is that for it with as on be at by this are from or an not you your have must if can when",
-      "it" => "il di che e la per un è non del con una in le sono della si da al come più nel gli i alla lo deve dei",
-      "nl" => "de het een van en in is dat op te voor met zijn niet aan er om ook als bij naar uit maar deze wordt u kan",
-      "de" => "der die und in das von zu den mit ist des sich auf für im dem nicht ein eine als auch es an werden aus sie wird",
-      "fr" => "le la les de et des un une en est que pour dans du au qui sur pas par avec ce vous il plus sont aux",
-      "es" => "el la de que y en los un por las con una su para es del se al lo como más no o este son",
-      "pt" => "o a de que e do da em um para com não uma os no se na por mais as dos como ao é das são",
-      "sv" => "och att det i en som är på för av med den till inte om ett har de kan från vid eller",
-      "pl" => "i w na z do nie się że jest to o jak za od przez po dla lub są oraz",
-      "da" => "og at det i en er på til af for med der den ikke som de har kan fra eller et"
-    }.transform_values { |words| words.split.to_h { |word| [word, true] } }.freeze
-    SCRIPTS = { "ja" => /[\p{Hiragana}\p{Katakana}]/, "zh" => /\p{Han}/, "ru" => /\p{Cyrillic}/, "el" => /\p{Greek}/,
-                "ar" => /\p{Arabic}/, "he" => /\p{Hebrew}/, "hi" => /\p{Devanagari}/, "th" => /\p{Thai}/, "ko" => /\p{Hangul}/ }.freeze
+    SMALL_WORDS =
+      {
+        "en" =>
+          "the of and to in is that for it with as on be at by this are from or an not you your have must " \
+          "if can when",
+        "it" =>
+          "il di che e la per un è non del con una in le sono della si da al come più nel gli i alla lo " \
+          "deve dei",
+        "nl" =>
+          "de het een van en in is dat op te voor met zijn niet aan er om ook als bij naar uit maar deze " \
+          "wordt u kan",
+        "de" =>
+          "der die und in das von zu den mit ist des sich auf für im dem nicht ein eine als auch es an " \
+          "werden aus sie wird",
+        "fr" =>
+          "le la les de et des un une en est que pour dans du au qui sur pas par avec ce vous il plus sont " \
+          "aux",
+        "es" => "el la de que y en los un por las con una su para es del se al lo como más no o este son",
+        "pt" => "o a de que e do da em um para com não uma os no se na por mais as dos como ao é das são",
+        "sv" => "och att det i en som är på för av med den till inte om ett har de kan från vid eller",
+        "pl" => "i w na z do nie się że jest to o jak za od przez po dla lub są oraz",
+        "da" => "og at det i en er på til af for med der den ikke som de har kan fra eller et"
+      }.transform_values { |words| words.split.to_h { |word| [word, true] } }.freeze
+    SCRIPTS = {
+      "ja" => /[\p{Hiragana}\p{Katakana}]/,
+      "zh" => /\p{Han}/,
+      "ru" => /\p{Cyrillic}/,
+      "el" => /\p{Greek}/,
+      "ar" => /\p{Arabic}/,
+      "he" => /\p{Hebrew}/,
+      "hi" => /\p{Devanagari}/,
+      "th" => /\p{Thai}/,
+      "ko" => /\p{Hangul}/
+    }.freeze
 
     module_function
 

@@ -21,18 +21,31 @@ module Glossema
 
     # Plain values: {"segments", "words", "codes", "identical", "differences"}.
     def to_h
-      { "segments" => segments, "words" => words, "codes" => codes, "identical" => identical?,
-        "differences" => differences.map { |difference| { "unit" => difference.unit, "what" => difference.what, "message" => difference.message } } }
+      {
+        "segments" => segments,
+        "words" => words,
+        "codes" => codes,
+        "identical" => identical?,
+        "differences" =>
+          differences.map do |difference|
+            { "unit" => difference.unit, "what" => difference.what, "message" => difference.message }
+          end
+      }
     end
 
     private
 
     def compare(bytes)
       written = @document.format.read(bytes, name: @document.name, options: @document.file.options)
-      @document.file.untouched(written).each { |part| note(nil, "part", "#{part} should have stayed as it was and did not.") }
+      @document
+        .file
+        .untouched(written)
+        .each { |part| note(nil, "part", "#{part} should have stayed as it was and did not.") }
       back = written.units.to_h { |unit| [unit.id, unit] }
       @document.units.each { |unit| compare_unit(unit, back.delete(unit.id)) }
-      back.each_value { |unit| note(unit.id, "added", "#{unit.path} was not in the source: “#{unit.content.text[0, 60]}”.") }
+      back.each_value do |unit|
+        note(unit.id, "added", "#{unit.path} was not in the source: “#{unit.content.text[0, 60]}”.")
+      end
     rescue Refused => e
       note(nil, "unreadable", "The written file cannot be read: #{e.message}")
     end
@@ -42,12 +55,19 @@ module Glossema
 
       wanted = @contents[unit.id] || unit.content
       if found.nil?
-        note(unit.id, "missing", "#{unit.path} is missing in the written file.") unless wanted.blank? || (unit.extra && !@contents[unit.id])
+        unless wanted.blank? || (unit.extra && !@contents[unit.id])
+          note(unit.id, "missing", "#{unit.path} is missing in the written file.")
+        end
       elsif unit.block != found.block
         note(unit.id, "structure", "#{unit.path} was #{unit.block} and is #{found.block}.")
-      elsif wanted.shows_as?(found.content, unit.look, found.look) then nil
+      elsif wanted.shows_as?(found.content, unit.look, found.look)
+        nil
       elsif texts(wanted.flat(unit.look)) != texts(found.content.flat(found.look))
-        note(unit.id, "text", "#{unit.path} should read “#{wanted.text[0, 80]}” and reads “#{found.content.text[0, 80]}”.")
+        note(
+          unit.id,
+          "text",
+          "#{unit.path} should read “#{wanted.text[0, 80]}” and reads “#{found.content.text[0, 80]}”."
+        )
       else
         note(unit.id, "codes", "#{unit.path} has other codes than were written.")
       end
@@ -59,9 +79,18 @@ module Glossema
       if found.nil?
         note(unit.id, "missing", "#{unit.path} is missing in the written file.")
       elsif !unit.content.shows_as?(found.content)
-        note(unit.id, "source", "The source of #{unit.path} should have stayed “#{unit.content.text[0, 80]}” and did not.")
+        note(
+          unit.id,
+          "source",
+          "The source of #{unit.path} should have stayed “#{unit.content.text[0, 80]}” and did not."
+        )
       elsif wanted.nil? != found.target.nil? || (wanted && !wanted.shows_as?(found.target))
-        note(unit.id, "text", "#{unit.path} should read “#{wanted&.text.to_s[0, 80]}” and reads “#{found.target&.text.to_s[0, 80]}”.")
+        note(
+          unit.id,
+          "text",
+          "#{unit.path} should read “#{wanted&.text.to_s[0, 80]}” and reads “" \
+            "#{found.target&.text.to_s[0, 80]}”."
+        )
       end
     end
 
@@ -81,7 +110,7 @@ module Glossema
         wrong = lost.reject { |_, count| count.zero? }
         next if wrong.empty?
 
-        words = wrong.map { |code, count| "#{code} #{count.positive? ? 'missing' : 'added'}" }.join(", ")
+        words = wrong.map { |code, count| "#{code} #{count.positive? ? "missing" : "added"}" }.join(", ")
         note(segment.id, "codes", "Codes of “#{segment.content.text[0, 50]}”: #{words}.")
       end
     end

@@ -1,7 +1,16 @@
-# Pseudo-translation: every letter accented and the text lengthened, codes and numbers kept. For trying a file out.
+# Pseudo-translation: every letter accented and the text lengthened, codes and numbers kept. For trying a file
+# out.
 module Glossema
   module Pseudo
-    PAIRS = "AÀBƁCÇDĎEÉFƑGĜHĤIÎJĴKĶLĻMṀNÑOÖPÞQǪRŔSŠTŤUÛVṼWŴXẊYÝZŽaàbƀcçdďeéfƒgĝhĥiîjĵkķlļmṁnñoöpþqǫrŕsštťuûvṽwŵxẋyýzž".each_char.each_slice(2).to_a.transpose.map(&:join).freeze
+    PAIRS =
+      "AÀBƁCÇDĎEÉFƑGĜHĤIÎJĴKĶLĻMṀNÑOÖPÞQǪRŔSŠTŤUÛVṼWŴXẊYÝZŽaàbƀcçdďeéfƒgĝhĥiîjĵkķlļmṁnñoöpþqǫrŕsštťuûvṽwŵxẋ" \
+        "yýzž"
+        .each_char
+        .each_slice(2)
+        .to_a
+        .transpose
+        .map(&:join)
+        .freeze
 
     module_function
 
@@ -10,7 +19,10 @@ module Glossema
       letters = content.text.count("A-Za-z")
       items = content.items.map { |item| item.is_a?(String) ? item.tr(*PAIRS) : item }
       last = items.rindex { |item| item.is_a?(String) && item.match?(/\p{L}/) }
-      items[last] = items[last].sub(/(?=[[:space:][:punct:]]*\z)/, " #{'ẋ' * [(letters * 0.3).ceil, 40].min}") if last && letters.positive?
+      items[last] = items[last].sub(
+        /(?=[[:space:][:punct:]]*\z)/,
+        " #{"ẋ" * [(letters * 0.3).ceil, 40].min}"
+      ) if last && letters.positive?
       Content.new(items)
     end
   end

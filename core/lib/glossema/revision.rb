@@ -3,14 +3,15 @@ module Glossema
   class Revision
     # Neighbours weigh less than this likeness; below it a text counts as new.
     LIKE = 50
-    # One new segment and the old one it goes back to. kind: :same, :changed (similar text, or the same place of a file with
-    # keys) or :new.
+    # One new segment and the old one it goes back to. kind: :same, :changed (similar text, or the same place
+    # of a file with keys) or :new.
     Link = Struct.new(:kind, :index, :old, :score, keyword_init: true)
 
     attr_reader :links, :gone
 
-    # old, new: arrays of anything that answers unit_id (a stable place), keyed (does the place alone tell what it is?) and
-    # content (a Content). Links stand in the order of `new`; gone are indexes of `old` nothing goes back to.
+    # old, new: arrays of anything that answers unit_id (a stable place), keyed (does the place alone tell
+    # what it is?) and content (a Content). Links stand in the order of `new`; gone are indexes of `old`
+    # nothing goes back to.
     def initialize(old, new)
       @old, @new = old, new
       @links = Array.new(new.size)
@@ -22,7 +23,10 @@ module Glossema
     end
 
     # {"same" => n, "changed" => n, "new" => n, "gone" => n}
-    def counts = { "same" => 0, "changed" => 0, "new" => 0 }.merge(links.map { |link| link.kind.to_s }.tally).merge("gone" => gone.size)
+    def counts =
+      { "same" => 0, "changed" => 0, "new" => 0 }.merge(links.map { |link| link.kind.to_s }.tally).merge(
+        "gone" => gone.size
+      )
 
     private
 
@@ -40,10 +44,15 @@ module Glossema
       end
     end
 
-    # Between two texts that stayed, a new one goes back to the old one most like it; in files with keys, to that of its key.
+    # Between two texts that stayed, a new one goes back to the old one most like it; in files with keys, to
+    # that of its key.
     def changed
       open = @new.each_index.reject { |index| @links[index] }
-      by_key = @old.each_index.reject { |index| @taken[index] || !@old[index].keyed }.to_h { |index| [@old[index].unit_id, index] }
+      by_key =
+        @old
+          .each_index
+          .reject { |index| @taken[index] || !@old[index].keyed }
+          .to_h { |index| [@old[index].unit_id, index] }
       open.each do |index|
         old = @new[index].keyed ? by_key[@new[index].unit_id] : nil
         link(:changed, index, old, score(old, index)) if old && !@taken[old]
@@ -71,8 +80,13 @@ module Glossema
     end
 
     def pair(fresh, left)
-      scored = fresh.product(left.first(200)).filter_map { |index, old| (points = score(old, index)) >= LIKE && [points, -index, index, old] }
-      scored.sort.reverse_each { |points, _, index, old| link(:changed, index, old, points) unless @links[index] || @taken[old] }
+      scored =
+        fresh
+          .product(left.first(200))
+          .filter_map { |index, old| (points = score(old, index)) >= LIKE && [points, -index, index, old] }
+      scored.sort.reverse_each do |points, _, index, old|
+        link(:changed, index, old, points) unless @links[index] || @taken[old]
+      end
     end
 
     def score(old, index) = Matching::Score.compare(@old[old].content, @new[index].content).score

@@ -17,7 +17,12 @@ module Round
 
   # The file with targets put in by written form, in the order of the segments (nil leaves one).
   def put(document, *targets, target_language: "it", states: {})
-    given = document.segments.zip(targets).select(&:last).to_h { |segment, target| [segment.id, Glossema::Content.parse(target, segment.content)] }
+    given =
+      document
+        .segments
+        .zip(targets)
+        .select(&:last)
+        .to_h { |segment, target| [segment.id, Glossema::Content.parse(target, segment.content)] }
     bytes = document.write(given, target_language: target_language, states: states)
     expect(Glossema::Proof.new(document, bytes, given, states: states).differences.map(&:message)).to eq([])
     bytes.dup.force_encoding("UTF-8")
@@ -25,7 +30,12 @@ module Round
 
   # What leaves the file as it is, put in.
   def same(document)
-    targets = document.segments.reject { |segment| segment.unit.extra }.to_h { |segment| [segment.id, document.bilingual? ? segment.target : segment.content] }.compact
+    targets =
+      document
+        .segments
+        .reject { |segment| segment.unit.extra }
+        .to_h { |segment| [segment.id, document.bilingual? ? segment.target : segment.content] }
+        .compact
     document.write(targets)
   end
 end

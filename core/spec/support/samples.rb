@@ -4,7 +4,12 @@ RSpec.shared_examples "a format on real documents" do |folder, refused: {}|
     name = File.basename(path)
 
     if refused.key?(name)
-      it("refuses #{name}, which is not what it should be") { expect { Glossema::Document.new(File.binread(path), name: name) }.to raise_error(Glossema::Refused, refused[name]) }
+      it("refuses #{name}, which is not what it should be") do
+        expect { Glossema::Document.new(File.binread(path), name: name) }.to raise_error(
+          Glossema::Refused,
+          refused[name]
+        )
+      end
       next
     end
 
@@ -19,7 +24,12 @@ RSpec.shared_examples "a format on real documents" do |folder, refused: {}|
       before, after = parts_of(bytes), parts_of(written)
       expect(after.keys).to eq(before.keys)
       # Parts without text are the same to the byte.
-      expect(before.keys.grep(%r{media|theme|settings|fontTable|\.rels\z|mimetype}).reject { |part| after[part] == before[part] }).to eq([])
+      expect(
+        before
+          .keys
+          .grep(/media|theme|settings|fontTable|\.rels\z|mimetype/)
+          .reject { |part| after[part] == before[part] }
+      ).to eq([])
     end
   end
 end

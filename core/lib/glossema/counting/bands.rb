@@ -9,17 +9,22 @@ module Glossema
       # The band of a match score when there is no exact match: 0–99.
       def for_score(score)
         case score
-        when 95.. then "95-99"
-        when 85.. then "85-94"
-        when 75.. then "75-84"
-        when 50.. then "50-74"
-        else "new"
+        when 95.. then
+          "95-99"
+        when 85.. then
+          "85-94"
+        when 75.. then
+          "75-84"
+        when 50.. then
+          "50-74"
+        else
+          "new"
         end
       end
 
-      # segments: array of [content, best match or nil] in order, over the whole counted set. A match answers `kind` and
-      # `score`. Returns the band of each, in order. A repetition is a later segment with the same content as an earlier
-      # one that no memory gives exactly.
+      # segments: array of [content, best match or nil] in order, over the whole counted set. A match answers
+      # `kind` and `score`. Returns the band of each, in order. A repetition is a later segment with the same
+      # content as an earlier one that no memory gives exactly.
       def assign(segments)
         seen = {}
         segments.map do |content, match|
@@ -43,7 +48,9 @@ module Glossema
           table[band]["characters"] += count.characters
         end
         total = rows.sum { |_, count| count.words }
-        raise "bands add up to #{table.values.sum { _1['words'] }} words, not #{total}" if table.values.sum { _1["words"] } != total
+        if table.values.sum { _1["words"] } != total
+          raise "bands add up to #{table.values.sum { _1["words"] }} words, not #{total}"
+        end
 
         table
       end

@@ -1,5 +1,6 @@
-# Android string resources: strings, arrays and plurals, with names as keys and the comment before as note. Plural forms the
-# target language needs besides are added. What stands in xliff:g or says translatable="false" stays.
+# Android string resources: strings, arrays and plurals, with names as keys and the comment before as note.
+# Plural forms the target language needs besides are added. What stands in xliff:g or says
+# translatable="false" stays.
 module Glossema
   module Formats
     class Android < Xml
@@ -10,11 +11,18 @@ module Glossema
       ESCAPES = { "n" => "\n", "t" => "\t" }.freeze
 
       def self.recognises?(bytes, _name)
-        EncodedText.text?(bytes) && EncodedText.head(bytes).match?(/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*<resources\b/m)
+        EncodedText.text?(bytes) &&
+          EncodedText.head(bytes).match?(/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*<resources\b/m)
       end
 
       def preview
-        "<table class=\"keys\">#{units.reject { |unit| unit.content.blank? }.map { |unit| "<tr><th>#{Glossema::Html.escape(unit.key)}</th><td>#{yield unit}</td></tr>" }.join}</table>"
+        "<table class=\"keys\">" \
+"#{units.reject { |unit|
+  unit.content.blank?
+}.map { |unit|
+  "<tr><th>#{Glossema::Html.escape(unit.key)}</th><td>#{yield unit}</td><" \
+    "/tr>"
+}.join}</table>"
       end
 
       private
@@ -26,17 +34,27 @@ module Glossema
         root = tree.elements.first
         root.elements.each do |node|
           case node.name
-          when "string" then hold(node, node["name"], node)
-          when "string-array" then node.all("item").each_with_index { |item, index| hold(item, "#{node['name']}[#{index}]", index.zero? ? node : item, within: node) }
+          when "string"
+            hold(node, node["name"], node)
+          when "string-array"
+            node
+              .all("item")
+              .each_with_index do |item, index|
+                hold(item, "#{node["name"]}[#{index}]", index.zero? ? node : item, within: node)
+              end
           when "plurals"
-            node.all("item").each { |item| hold(item, "#{node['name']}.#{item['quantity']}", node, within: node) }
+            node
+              .all("item")
+              .each { |item| hold(item, "#{node["name"]}.#{item["quantity"]}", node, within: node) }
             add_plurals(node) if @options["plurals"] && @options["target_language"].to_s != ""
           end
         end
       end
 
       def hold(node, key, noted, within: node)
-        @holders[node] = { key: key, note: comment_before(noted) }.compact unless [node, within].any? { |one| one["translatable"] == "false" }
+        @holders[node] = { key: key, note: comment_before(noted) }.compact unless [node, within].any? { |one|
+          one["translatable"] == "false"
+        }
       end
 
       def comment_before(node)
@@ -51,10 +69,22 @@ module Glossema
         other = items.find { |item| item["quantity"] == "other" } or return
         @free << [node.open_to, node.inner_to]
         gap = slice(node.open_to, items.first.from)
-        (Plurals.categories(@options["target_language"]) - items.map { |item| item["quantity"] }).each do |category|
+        (
+          Plurals.categories(@options["target_language"]) - items.map { |item| item["quantity"] }
+        ).each do |category|
           content, raws = Placeholders.read(unescape(other.inner_text))
-          place("#{node['name']}.#{category}", items.last.to, items.last.to, content, key: "#{node['name']}.#{category}", note: "plural form “#{category}”", extra: true) do |target|
-            "#{gap}<item quantity=\"#{category}\">#{Placeholders.write(target, raws) { |text| escape(text) }}</item>"
+          place(
+            "#{node["name"]}.#{category}",
+            items.last.to,
+            items.last.to,
+            content,
+            key: "#{node["name"]}.#{category}",
+            note: "plural form “#{category}”",
+            extra: true
+          ) do |target|
+            "#{gap}<item quantity=\"#{category}\">#{Placeholders.write(target, raws) { |text|
+              escape(text)
+            }}</item>"
           end
         end
       end
@@ -76,15 +106,26 @@ module Glossema
       def encoded(text, _preserve) = escape(text)
 
       # Ids by name: forms that are added stand between others.
-      def place(id, *rest, path: nil, key: nil, **more, &write) = super(key && !id.include?("@") ? key : id, *rest, path: path || key, key: key, **more, &write)
+      def place(id, *rest, path: nil, key: nil, **more, &write) =
+        super(key && !id.include?("@") ? key : id, *rest, path: path || key, key: key, **more, &write)
 
       def unescape(text)
         text = text[1..-2] if text.length > 1 && text.match?(/\A".*[^\\]"\z/m)
-        text.gsub(/\\(?:u(\h{4})|(.))/m) { Regexp.last_match(1) ? [Regexp.last_match(1).hex].pack("U") : ESCAPES.fetch(Regexp.last_match(2), Regexp.last_match(2)) }
+        text.gsub(/\\(?:u(\h{4})|(.))/m) do
+          if Regexp.last_match(1)
+            [Regexp.last_match(1).hex].pack("U")
+          else
+            ESCAPES.fetch(Regexp.last_match(2), Regexp.last_match(2))
+          end
+        end
       end
 
       def escape(text)
-        Markup.escape(text.gsub(/[\\'"\n\t]/, "\\" => "\\\\", "'" => "\\'", '"' => "\\\"", "\n" => "\\n", "\t" => "\\t").sub(/\A[@?]/) { |char| "\\#{char}" })
+        Markup.escape(
+          text
+            .gsub(/[\\'"\n\t]/, "\\" => "\\\\", "'" => "\\'", '"' => "\\\"", "\n" => "\\n", "\t" => "\\t")
+            .sub(/\A[@?]/) { |char| "\\#{char}" }
+        )
       end
     end
   end

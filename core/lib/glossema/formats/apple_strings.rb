@@ -15,8 +15,10 @@ module Glossema
       def scan
         scanner, note = StringScanner.new(@text), nil
         until scanner.eos?
-          if scanner.scan(%r{/\*(.*?)\*/}m) then note = scanner[1].gsub(/\s+/, " ").strip
-          elsif scanner.scan(%r{//([^\r\n]*)}) then note = scanner[1].strip
+          if scanner.scan(%r{/\*(.*?)\*/}m)
+            note = scanner[1].gsub(/\s+/, " ").strip
+          elsif scanner.scan(%r{//([^\r\n]*)})
+            note = scanner[1].strip
           elsif scanner.scan(/("(?:[^"\\]|\\.)*"|[\w.-]+)(\s*=\s*)"/m)
             key, from = scanner[1].delete_prefix('"').delete_suffix('"'), scanner.pos
             scanner.skip(/(?:[^"\\]|\\.)*/m)
@@ -31,7 +33,13 @@ module Glossema
       end
 
       def decode(raw)
-        raw.gsub(/\\(?:[Uu](\h{4})|(.))/m) { Regexp.last_match(1) ? [Regexp.last_match(1).hex].pack("U") : ESCAPES.fetch(Regexp.last_match(2), Regexp.last_match(2)) }
+        raw.gsub(/\\(?:[Uu](\h{4})|(.))/m) do
+          if Regexp.last_match(1)
+            [Regexp.last_match(1).hex].pack("U")
+          else
+            ESCAPES.fetch(Regexp.last_match(2), Regexp.last_match(2))
+          end
+        end
       end
 
       def encoded(text) = text.gsub(/["\\\n\t]/, '"' => "\\\"", "\\" => "\\\\", "\n" => "\\n", "\t" => "\\t")

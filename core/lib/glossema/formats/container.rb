@@ -17,10 +17,16 @@ module Glossema
         return unless bytes.start_with?(OLE)
 
         if bytes.include?("E\0n\0c\0r\0y\0p\0t".b)
-          raise Refused.new("locked", "#{name} is locked with a password. Ask for one without, and drop it here.")
+          raise Refused.new(
+            "locked",
+            "#{name} is locked with a password. Ask for one without, and drop it here."
+          )
         end
 
-        raise Refused.new("format-old", "#{name} is in the old binary format. Save it as DOCX, XLSX or PPTX and drop that.")
+        raise Refused.new(
+          "format-old",
+          "#{name} is in the old binary format. Save it as DOCX, XLSX or PPTX and drop that."
+        )
       end
 
       attr_reader :name, :bytes
@@ -32,13 +38,17 @@ module Glossema
         @zip = Zip::File.open_buffer(StringIO.new(@bytes))
         check
       rescue Zip::Error, Zlib::Error, ArgumentError, EOFError, NoMethodError, TypeError, RangeError => e
-        raise Refused.new("damaged", "#{name} is damaged: it cannot be unpacked (#{e.message.lines.first.to_s.strip[0, 80]}).")
+        raise Refused.new(
+          "damaged",
+          "#{name} is damaged: it cannot be unpacked (#{e.message.lines.first.to_s.strip[0, 80]})."
+        )
       end
 
       def entries = @zip.entries.map(&:name)
       def entry?(path) = !@zip.find_entry(path).nil?
 
-      # The bytes of a part, or nil. Raises Refused "damaged" when it does not unpack to what the archive says.
+      # The bytes of a part, or nil. Raises Refused "damaged" when it does not unpack to what the archive
+      # says.
       def read(path)
         return @cache[path] if @cache.key?(path)
 
@@ -50,26 +60,48 @@ module Glossema
       def xml(path)
         bytes = read(path) or return nil
         head = bytes.byteslice(0, 100_000)
-        head = head.byteslice(0, head.bytesize & ~1).force_encoding("UTF-16").encode("UTF-8", invalid: :replace, undef: :replace).b if bytes.start_with?("\xFF\xFE".b, "\xFE\xFF".b)
-        raise Refused.new("hostile", "#{name} carries a document type declaration in #{path}, which such files may not have.") if head.include?("<!DOCTYPE") || head.include?("<!ENTITY")
+        head =
+          head
+            .byteslice(0, head.bytesize & ~1)
+            .force_encoding("UTF-16")
+            .encode("UTF-8", invalid: :replace, undef: :replace)
+            .b if bytes.start_with?("\xFF\xFE".b, "\xFE\xFF".b)
+        if head.include?("<!DOCTYPE") || head.include?("<!ENTITY")
+          raise Refused.new(
+            "hostile",
+            "#{name} carries a document type declaration in #{path}, which such files may not have."
+          )
+        end
 
-        Nokogiri::XML(bytes) { |config| config.strict.nonet }
+        Nokogiri.XML(bytes) { |config| config.strict.nonet }
       rescue Nokogiri::XML::SyntaxError => e
-        raise Refused.new("damaged", "#{name} is damaged: #{path} is not well-formed XML (#{e.message.sub(/\AMultiple errors encountered:\s*/, '').lines.first.strip[0, 100]}).")
+        raise Refused.new(
+          "damaged",
+          "#{name} is damaged: #{path} is not well-formed XML (" \
+            "#{e.message.sub(/\AMultiple errors encountered:\s*/, "").lines.first.strip[0, 100]})."
+        )
       end
 
       # changes: {path => bytes}. All other entries are copied raw, in their order.
       def write(changes)
-        out = Zip::OutputStream.write_buffer(StringIO.new("".b)) do |stream|
-          @zip.entries.each do |entry|
-            if changes.key?(entry.name)
-              stream.put_next_entry(Zip::Entry.new("-", entry.name, compression_method: entry.compression_method, time: entry.time))
-              stream.write(changes[entry.name])
-            else
-              stream.copy_raw_entry(entry)
+        out =
+          Zip::OutputStream.write_buffer(StringIO.new("".b)) do |stream|
+            @zip.entries.each do |entry|
+              if changes.key?(entry.name)
+                stream.put_next_entry(
+                  Zip::Entry.new(
+                    "-",
+                    entry.name,
+                    compression_method: entry.compression_method,
+                    time: entry.time
+                  )
+                )
+                stream.write(changes[entry.name])
+              else
+                stream.copy_raw_entry(entry)
+              end
             end
           end
-        end
         out.string
       end
 
@@ -78,15 +110,30 @@ module Glossema
       def check
         list = @zip.entries
         raise Refused.new("damaged", "#{name} is damaged: it is an empty archive.") if list.empty?
-        raise Refused.new("hostile", "#{name} has #{list.size} parts, more than a document can have.") if list.size > MAX_ENTRIES
+        if list.size > MAX_ENTRIES
+          raise Refused.new("hostile", "#{name} has #{list.size} parts, more than a document can have.")
+        end
 
         total = 0
         list.each do |entry|
-          raise Refused.new("locked", "#{name} is locked with a password. Ask for one without, and drop it here.") if entry.encrypted?
-          raise Refused.new("hostile", "#{name} has a part with a path outside the file (#{entry.name[0, 60]}).") if entry.name.start_with?("/") || entry.name.split(%r{[/\\]}).include?("..")
+          if entry.encrypted?
+            raise Refused.new(
+              "locked",
+              "#{name} is locked with a password. Ask for one without, and drop it here."
+            )
+          end
+          if entry.name.start_with?("/") || entry.name.split(%r{[/\\]}).include?("..")
+            raise Refused.new(
+              "hostile",
+              "#{name} has a part with a path outside the file (#{entry.name[0, 60]})."
+            )
+          end
 
           total += entry.size
-          too_big if total > MAX_UNPACKED || (entry.size > 10_000_000 && entry.size > entry.compressed_size * MAX_RATIO)
+          if total > MAX_UNPACKED ||
+              (entry.size > 10_000_000 && entry.size > entry.compressed_size * MAX_RATIO)
+            too_big
+          end
         end
       end
 
@@ -101,16 +148,25 @@ module Glossema
           too_big if out.bytesize > entry.size + (1 << 20) || out.bytesize > MAX_UNPACKED
         end
         if out.bytesize != entry.size || (entry.crc != 0 && Zlib.crc32(out) != entry.crc)
-          raise Refused.new("damaged", "#{name} is damaged: #{entry.name} does not unpack to what was packed.")
+          raise Refused.new(
+            "damaged",
+            "#{name} is damaged: #{entry.name} does not unpack to what was packed."
+          )
         end
 
         out
       rescue Zip::Error, Zlib::Error, EOFError => e
-        raise Refused.new("damaged", "#{name} is damaged: #{entry.name} cannot be unpacked (#{e.message[0, 60]}).")
+        raise Refused.new(
+          "damaged",
+          "#{name} is damaged: #{entry.name} cannot be unpacked (#{e.message[0, 60]})."
+        )
       end
 
       def too_big
-        raise Refused.new("hostile", "#{name} unpacks to far more than a document of its size can hold, and was not opened.")
+        raise Refused.new(
+          "hostile",
+          "#{name} unpacks to far more than a document of its size can hold, and was not opened."
+        )
       end
     end
   end

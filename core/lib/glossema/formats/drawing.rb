@@ -5,8 +5,19 @@ module Glossema
       include Runs
 
       # Attributes and children of run properties that do not show.
-      NOISE = %w[lang altLang dirty err noProof smtClean smtId bmk kern kumimoji normalizeH hlinkMouseOver uFillTx uLnTx extLst rtl].freeze
-      NOTHING = { "b" => %w[0 false], "i" => %w[0 false], "u" => ["none"], "strike" => ["noStrike"], "baseline" => %w[0 0%], "cap" => ["none"], "spc" => ["0"] }.freeze
+      NOISE = %w[
+        lang altLang dirty err noProof smtClean smtId bmk kern kumimoji normalizeH hlinkMouseOver uFillTx
+        uLnTx extLst rtl
+      ].freeze
+      NOTHING = {
+        "b" => %w[0 false],
+        "i" => %w[0 false],
+        "u" => ["none"],
+        "strike" => ["noStrike"],
+        "baseline" => %w[0 0%],
+        "cap" => ["none"],
+        "spc" => ["0"]
+      }.freeze
       KEPT = %w[pPr endParaRPr].freeze
       EAST_ASIAN = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}]/
       COMPLEX = /[\p{Arabic}\p{Hebrew}\p{Devanagari}\p{Thai}]/
@@ -21,16 +32,28 @@ module Glossema
       end
 
       # The language most runs say they are in, or nil.
-      def language = @node.xpath("./*[local-name()='r']/*[local-name()='rPr']/@lang").map(&:value).tally.max_by(&:last)&.first
+      def language =
+        @node
+          .xpath("./*[local-name()='r']/*[local-name()='rPr']/@lang")
+          .map(&:value)
+          .tally
+          .max_by(&:last)
+          &.first
 
       # Replaces the runs. Codes the content does not know are left out; one used twice is copied.
       def write(content, target_language)
         @node.element_children.each { |child| child.unlink unless KEPT.include?(child.name) }
         looks, used = [@base], {}
         content.well_formed.items.each do |item|
-          if item.is_a?(String) then item.split(/(\n)/).reject(&:empty?).each { |piece| put(piece == "\n" ? element("br") : run(piece, looks.last, target_language)) }
-          elsif item.open? then looks.push(@originals[item.key])
-          elsif item.close? then looks.pop
+          if item.is_a?(String)
+            item
+              .split(/(\n)/)
+              .reject(&:empty?)
+              .each { |piece| put(piece == "\n" ? element("br") : run(piece, looks.last, target_language)) }
+          elsif item.open?
+            looks.push(@originals[item.key])
+          elsif item.close?
+            looks.pop
           else
             (@originals[item.key] || []).each { |_, original| put(used[item.key] ? original.dup : original) }
             used[item.key] = true
@@ -41,41 +64,71 @@ module Glossema
       private
 
       def entries
-        @node.element_children.reject { |child| KEPT.include?(child.name) }.flat_map do |child|
-          case child.name
-          when "r"
-            properties = child.element_children.find { |inner| inner.name == "rPr" }
-            [Text.new(child.element_children.select { |inner| inner.name == "t" }.map(&:text).join, properties, props(properties), nil)]
-          when "br" then [Alone.new("break", "line break", "\n", [[:bare, child]])]
-          when "fld" then [Alone.new("field", field_name(child), "", [[:bare, child]])]
-          else [Alone.new("object", child.name, "", [[:bare, child]])]
+        @node
+          .element_children
+          .reject { |child| KEPT.include?(child.name) }
+          .flat_map do |child|
+            case child.name
+            when "r"
+              properties = child.element_children.find { |inner| inner.name == "rPr" }
+              [
+                Text.new(
+                  child.element_children.select { |inner| inner.name == "t" }.map(&:text).join,
+                  properties,
+                  props(properties),
+                  nil
+                )
+              ]
+            when "br"
+              [Alone.new("break", "line break", "\n", [[:bare, child]])]
+            when "fld"
+              [Alone.new("field", field_name(child), "", [[:bare, child]])]
+            else
+              [Alone.new("object", child.name, "", [[:bare, child]])]
+            end
           end
-        end
       end
 
       def field_name(child)
         text = child.xpath(".//*[local-name()='t']").map(&:text).join
-        "#{NAMES.fetch(child['type'].to_s, 'field')} #{text}".strip[0, 30]
+        "#{NAMES.fetch(child["type"].to_s, "field")} #{text}".strip[0, 30]
       end
 
       def props(properties)
         return {} unless properties
 
         attributes = properties.attribute_nodes.to_h { |attribute| [attribute.node_name, attribute.value] }
-        children = properties.element_children.to_h { |child| [child.name, child.name == "hlinkClick" ? @link.call(link_id(child)).to_s : Runs.canonical(child)] }
-        attributes.merge(children).reject { |name, value| NOISE.include?(name) || NOTHING[name]&.include?(value) || value.empty? }
+        children =
+          properties.element_children.to_h do |child|
+            [child.name, child.name == "hlinkClick" ? @link.call(link_id(child)).to_s : Runs.canonical(child)]
+          end
+        attributes
+          .merge(children)
+          .reject { |name, value| NOISE.include?(name) || NOTHING[name]&.include?(value) || value.empty? }
       end
 
       def link_id(child) = child.attribute_nodes.find { |attribute| attribute.node_name == "id" }&.value
 
       def look_of(props, text)
-        props.reject { |name, _| (name == "ea" && !text.match?(EAST_ASIAN)) || (name == "cs" && !text.match?(COMPLEX)) || name == "sym" }
-             .sort.map { |name, value| "#{name}:#{value}" }.join("|")
+        props
+          .reject do |name, _|
+            (name == "ea" && !text.match?(EAST_ASIAN)) || (name == "cs" && !text.match?(COMPLEX)) ||
+              name == "sym"
+          end
+          .sort
+          .map { |name, value| "#{name}:#{value}" }
+          .join("|")
       end
 
       def words_of(props, base)
         added = ->(name) { props[name] && props[name] != base[name] }
-        { "bold" => "b", "italic" => "i", "underline" => "u", "strike" => "strike", "link" => "hlinkClick" }.filter_map { |word, name| word if added.call(name) } +
+        {
+          "bold" => "b",
+          "italic" => "i",
+          "underline" => "u",
+          "strike" => "strike",
+          "link" => "hlinkClick"
+        }.filter_map { |word, name| word if added.call(name) } +
           (added.call("baseline") ? [props["baseline"].start_with?("-") ? "sub" : "super"] : [])
       end
 
@@ -100,7 +153,8 @@ module Glossema
         end
       end
 
-      def element(name) = Nokogiri::XML::Node.new(name, @node.document).tap { |made| made.namespace = @node.namespace }
+      def element(name) =
+        Nokogiri::XML::Node.new(name, @node.document).tap { |made| made.namespace = @node.namespace }
     end
   end
 end

@@ -1,15 +1,22 @@
-# The bytes of a text file as characters, and back: encoding, byte-order mark and what the encoding cannot hold.
+# The bytes of a text file as characters, and back: encoding, byte-order mark and what the encoding cannot
+# hold.
 autoload :CharDet, "rchardet"
 
 module Glossema
   module Formats
     class EncodedText
-      MARKS = { "UTF-8" => "\xEF\xBB\xBF".b, "UTF-32LE" => "\xFF\xFE\0\0".b, "UTF-32BE" => "\0\0\xFE\xFF".b,
-                "UTF-16LE" => "\xFF\xFE".b, "UTF-16BE" => "\xFE\xFF".b }.freeze
+      MARKS = {
+        "UTF-8" => "\xEF\xBB\xBF".b,
+        "UTF-32LE" => "\xFF\xFE\0\0".b,
+        "UTF-32BE" => "\0\0\xFE\xFF".b,
+        "UTF-16LE" => "\xFF\xFE".b,
+        "UTF-16BE" => "\xFE\xFF".b
+      }.freeze
       # What a text says of itself: an XML declaration, a meta element, a CSS-like charset.
       DECLARED = /\A\s*<\?xml[^>]*?encoding\s*=\s*["']([\w.:-]+)|<meta[^>]+charset\s*=\s*["']?([\w.:-]+)/in
       # Guesses of the detector that are worth more than Windows-1252.
-      TRUSTED = /\A(?:Shift_JIS|EUC-JP|EUC-KR|EUC-TW|Big5|GB\d+|HZ-GB-2312|windows-125[0-8]|KOI8-R|ISO-8859-\d+|TIS-620|CP949|ISO-2022-JP)\z/i
+      TRUSTED =
+        /\A(?:Shift_JIS|EUC-JP|EUC-KR|EUC-TW|Big5|GB\d+|HZ-GB-2312|windows-125[0-8]|KOI8-R|ISO-8859-\d+|TIS-620|CP949|ISO-2022-JP)\z/i
 
       # Every second byte zero: UTF-16 without a mark.
       def self.wide?(bytes)
@@ -17,7 +24,9 @@ module Glossema
         return false if sample.bytesize < 4
 
         pairs = sample.bytes.each_slice(2).to_a
-        [0, 1].any? { |at| pairs.count { |pair| pair[at] == 0 } > pairs.size * 0.7 && pairs.none? { |pair| pair[1 - at] == 0 } }
+        [0, 1].any? do |at|
+          pairs.count { |pair| pair[at] == 0 } > pairs.size * 0.7 && pairs.none? { |pair| pair[1 - at] == 0 }
+        end
       end
 
       def self.marked?(bytes) = MARKS.any? { |_, mark| bytes.start_with?(mark) }
@@ -25,7 +34,10 @@ module Glossema
       # Text, as far as bytes can tell: no zeros, and hardly any control characters that text does not have.
       def self.text?(bytes)
         return true if marked?(bytes)
-        return false if Container.zip?(bytes) || bytes.start_with?("%PDF-".b, "\x89PNG".b, "\xFF\xD8\xFF".b, "GIF8".b, "{\\rtf".b)
+        if Container.zip?(bytes) ||
+            bytes.start_with?("%PDF-".b, "\x89PNG".b, "\xFF\xD8\xFF".b, "GIF8".b, "{\\rtf".b)
+          return false
+        end
 
         return true if wide?(bytes)
 
@@ -41,7 +53,12 @@ module Glossema
         sample.force_encoding(encoding).encode("UTF-8", invalid: :replace, undef: :replace).scrub
       end
 
-      def self.wide_name(bytes) = bytes.byteslice(0, 2000).bytes.each_slice(2).count { |pair| pair[0] == 0 } > 1 ? "UTF-16BE" : "UTF-16LE"
+      def self.wide_name(bytes) =
+        if bytes.byteslice(0, 2000).bytes.each_slice(2).count { |pair| pair[0] == 0 } > 1
+          "UTF-16BE"
+        else
+          "UTF-16LE"
+        end
 
       attr_reader :text, :encoding
 
@@ -59,8 +76,8 @@ module Glossema
         raise Refused.new("damaged", "#{name} is damaged: it is not valid #{@encoding} text.")
       end
 
-      # text → bytes in the encoding of the file. The block is given a character the encoding lacks and answers how to write it;
-      # without a block such a text becomes UTF-8 with a mark.
+      # text → bytes in the encoding of the file. The block is given a character the encoding lacks and
+      # answers how to write it; without a block such a text becomes UTF-8 with a mark.
       def bytes(text, &block)
         return @mark + text.b if @encoding == "UTF-8"
         return @mark + text.encode(@encoding, fallback: ->(char) { yield(char) }).b if block
@@ -88,7 +105,10 @@ module Glossema
 
         Encoding.find(label).name
       rescue ArgumentError
-        raise Refused.new("encoding-unknown", "#{@name} is in an encoding that is not known here (“#{label[0, 30]}”).")
+        raise Refused.new(
+          "encoding-unknown",
+          "#{@name} is in an encoding that is not known here (“#{label[0, 30]}”)."
+        )
       end
 
       def guess(body)
@@ -99,7 +119,9 @@ module Glossema
         # A handful of letters is too little to tell one encoding from another.
         found = sample.scan(/[\x80-\xFF]/n).size > 12 && CharDet.detect(sample)
         label = found && found["encoding"]
-        return known(label) if found && found["confidence"].to_f > 0.7 && label.to_s.match?(TRUSTED) && valid_in?(body, label)
+        if found && found["confidence"].to_f > 0.7 && label.to_s.match?(TRUSTED) && valid_in?(body, label)
+          return known(label)
+        end
 
         body.match?(/[\x81\x8D\x8F\x90\x9D]/n) ? "ISO-8859-1" : "Windows-1252"
       end

@@ -19,15 +19,19 @@ module Glossema
           @free << @language_at if @language_at
         end
 
-        def further_edits(_contents, target_language) = target_language && @language_at ? [[*@language_at, target_language]] : []
-        def source_language = @language_at && slice(*@language_at).strip.then { |tag| tag if Languages.valid?(tag) }
+        def further_edits(_contents, target_language) =
+          target_language && @language_at ? [[*@language_at, target_language]] : []
+
+        def source_language =
+          @language_at && slice(*@language_at).strip.then { |tag| tag if Languages.valid?(tag) }
       end
 
       def self.recognises?(bytes, name)
         return false unless Container.zip?(bytes)
 
         container = Container.new(bytes, name)
-        container.read("mimetype").to_s.start_with?(MEDIA_TYPE) || (container.entry?(CONTAINER) && container.read(CONTAINER).include?("oebps-package"))
+        container.read("mimetype").to_s.start_with?(MEDIA_TYPE) ||
+          (container.entry?(CONTAINER) && container.read(CONTAINER).include?("oebps-package"))
       end
 
       def self.read(bytes, name:, options: {}) = new(bytes, name, options)
@@ -39,23 +43,37 @@ module Glossema
         @container = Container.new(bytes, name)
         refuse_locked
         @root = container.xml(CONTAINER)&.at_xpath("//*[local-name()='rootfile']/@full-path")&.value
-        raise Refused.new("damaged", "#{name} is damaged: its package file is missing.") unless @root && container.entry?(@root)
+        unless @root && container.entry?(@root)
+          raise Refused.new("damaged", "#{name} is damaged: its package file is missing.")
+        end
 
         @parts = parts
-        @units = @parts.each_with_index.flat_map { |(path, file), index| file.units.map { |unit| renamed(unit, index, path) } }
+        @units =
+          @parts.each_with_index.flat_map do |(path, file), index|
+            file.units.map { |unit| renamed(unit, index, path) }
+          end
       end
 
       def bilingual? = false
-      def source_language = @parts.find { |path, _| path == @root }&.last&.source_language || @opf.source_language
+
+      def source_language =
+        @parts.find { |path, _| path == @root }&.last&.source_language || @opf.source_language
 
       def write(contents, target_language: nil, **)
         return container.bytes if contents.empty?
 
         by_part = contents.group_by { |id, _| id[/\Ap(\d+)-/, 1].to_i }
-        changes = by_part.to_h do |index, list|
-          path, file = @parts[index]
-          [path, file.write(list.to_h { |id, content| [id.sub(/\Ap\d+-/, ""), content] }, target_language: target_language)]
-        end
+        changes =
+          by_part.to_h do |index, list|
+            path, file = @parts[index]
+            [
+              path,
+              file.write(
+                list.to_h { |id, content| [id.sub(/\Ap\d+-/, ""), content] },
+                target_language: target_language
+              )
+            ]
+          end
         changes[@root] ||= @opf.write({ nil => nil }, target_language: target_language) if target_language
         container.write(changes)
       end
@@ -63,10 +81,16 @@ module Glossema
       def preview(&block)
         at = -1
         units_by_part = units.group_by { |unit| unit.id[/\Ap(\d+)-/, 1].to_i }
-        @parts.map do |path, file|
-          own = units_by_part.fetch(at += 1, []).to_h { |unit| [unit.id.sub(/\Ap\d+-/, ""), unit] }
-          path.match?(/\.(?:opf|ncx)\z/) ? "" : "<section>#{file.preview { |unit| block.call(own.fetch(unit.id)) }}</section>"
-        end.join("\n")
+        @parts
+          .map do |path, file|
+            own = units_by_part.fetch(at += 1, []).to_h { |unit| [unit.id.sub(/\Ap\d+-/, ""), unit] }
+            if path.match?(/\.(?:opf|ncx)\z/)
+              ""
+            else
+              "<section>#{file.preview { |unit| block.call(own.fetch(unit.id)) }}</section>"
+            end
+          end
+          .join("\n")
       end
 
       def untouched(other)
@@ -74,7 +98,9 @@ module Glossema
 
         textual = @parts.to_h
         container.entries.reject do |path|
-          container.read(path) == other.container.read(path) || (textual[path] && textual[path].untouched(other.part(path)).empty?) || (path == @root && @opf.untouched(other.opf).empty?)
+          container.read(path) == other.container.read(path) ||
+            (textual[path] && textual[path].untouched(other.part(path)).empty?) ||
+            (path == @root && @opf.untouched(other.opf).empty?)
         end
       end
 
@@ -88,8 +114,17 @@ module Glossema
       def refuse_locked
         return unless container.entry?("META-INF/encryption.xml")
 
-        targets = container.xml("META-INF/encryption.xml").xpath("//*[local-name()='CipherReference']/@URI").map(&:value)
-        raise Refused.new("locked", "#{@name} is locked by its publisher. Ask for a copy without protection, and drop it here.") if targets.any? { |uri| uri.match?(/\.x?html?\z/i) }
+        targets =
+          container
+            .xml("META-INF/encryption.xml")
+            .xpath("//*[local-name()='CipherReference']/@URI")
+            .map(&:value)
+        if targets.any? { |uri| uri.match?(/\.x?html?\z/i) }
+          raise Refused.new(
+            "locked",
+            "#{@name} is locked by its publisher. Ask for a copy without protection, and drop it here."
+          )
+        end
       end
 
       def renamed(unit, index, path)
@@ -105,12 +140,41 @@ module Glossema
         @opf = Opf.new(container.read(@root), File.basename(@root), { "preset" => "opf" })
         folder = File.dirname(@root)
         manifest = @opf.tree.every("item").to_h { |item| [item["id"], item] }
-        full = ->(item) { File.expand_path(CGI.unescape(item["href"].to_s.split("#").first.to_s), "/#{folder == '.' ? '' : folder}")[1..] }
+        full = ->(item) do
+          File.expand_path(
+            CGI.unescape(item["href"].to_s.split("#").first.to_s),
+            "/#{folder == "." ? "" : folder}"
+          )[
+            1..
+          ]
+        end
         spine = @opf.tree.every("itemref").filter_map { |reference| manifest[reference["idref"]] }
-        pages = (spine + manifest.values.select { |item| item["properties"].to_s.include?("nav") }).uniq.select { |item| item["media-type"].to_s.include?("html") }
-        list = pages.map { |item| full.call(item) }.select { |path| container.entry?(path) }.map { |path| [path, Html5.new(container.read(path), File.basename(path), { "attributes" => @options["attributes"] })] }
-        list.concat(manifest.values.select { |item| item["media-type"] == "application/x-dtbncx+xml" }.map { |item| full.call(item) }.select { |path| container.entry?(path) }
-                            .map { |path| [path, Xml.new(container.read(path), File.basename(path), { "preset" => "ncx" })] })
+        pages =
+          (spine + manifest.values.select { |item| item["properties"].to_s.include?("nav") })
+            .uniq
+            .select { |item| item["media-type"].to_s.include?("html") }
+        list =
+          pages
+            .map { |item| full.call(item) }
+            .select { |path| container.entry?(path) }
+            .map do |path|
+              [
+                path,
+                Html5.new(
+                  container.read(path),
+                  File.basename(path),
+                  { "attributes" => @options["attributes"] }
+                )
+              ]
+            end
+        list.concat(
+          manifest
+            .values
+            .select { |item| item["media-type"] == "application/x-dtbncx+xml" }
+            .map { |item| full.call(item) }
+            .select { |path| container.entry?(path) }
+            .map { |path| [path, Xml.new(container.read(path), File.basename(path), { "preset" => "ncx" })] }
+        )
         @options["title"] ? list << [@root, @opf] : list
       end
     end

@@ -1,5 +1,5 @@
-# HTML: texts between block elements; titles, alternative texts, placeholders and the like; by option the keywords of the page.
-# Scripts, styles and what says translate="no" stay.
+# HTML: texts between block elements; titles, alternative texts, placeholders and the like; by option the
+# keywords of the page. Scripts, styles and what says translate="no" stay.
 module Glossema
   module Formats
     class Html5 < MarkedFile
@@ -9,21 +9,68 @@ module Glossema
       DEFAULTS = { "attributes" => true, "meta" => true, "encoding" => "" }.freeze
 
       VOID = Markup::VOID
-      BLOCKS = (Markup::BLOCKS + %w[html head body li dt dd td th tr thead tbody tfoot caption colgroup col legend summary figcaption option optgroup select title meta link base noscript
-                                    template frameset frame datalist textarea track source param isindex search canvas text desc g defs symbol metadata]).to_h { |name| [name, true] }.freeze
+      BLOCKS =
+        (
+          Markup::BLOCKS +
+            %w[
+              html head body li dt dd td th tr thead tbody tfoot caption colgroup col legend summary
+              figcaption option optgroup select title meta link base noscript template frameset frame
+              datalist textarea track source param isindex search canvas text desc g defs symbol metadata
+            ]
+        ).to_h { |name| [name, true] }.freeze
       SKIPPED = %w[script style iframe noembed noframes math].freeze
       # Skipped things that do not stand in a line of text.
       NOT_IN_LINE = %w[style noembed noframes].freeze
-      LOOKS = { "b" => "bold", "strong" => "bold", "i" => "italic", "em" => "italic", "cite" => "italic", "dfn" => "italic", "var" => "italic", "u" => "underline", "ins" => "underline", "s" => "strike",
-                "strike" => "strike", "del" => "strike", "sup" => "super", "sub" => "sub", "code" => "mono", "kbd" => "mono", "samp" => "mono", "tt" => "mono", "a" => "link" }.freeze
+      LOOKS = {
+        "b" => "bold",
+        "strong" => "bold",
+        "i" => "italic",
+        "em" => "italic",
+        "cite" => "italic",
+        "dfn" => "italic",
+        "var" => "italic",
+        "u" => "underline",
+        "ins" => "underline",
+        "s" => "strike",
+        "strike" => "strike",
+        "del" => "strike",
+        "sup" => "super",
+        "sub" => "sub",
+        "code" => "mono",
+        "kbd" => "mono",
+        "samp" => "mono",
+        "tt" => "mono",
+        "a" => "link"
+      }.freeze
       MERGING = %w[b strong i em u s strike sup sub code span font small big tt].freeze
-      ATTRIBUTES = %w[title alt placeholder label summary aria-label aria-description aria-placeholder aria-roledescription aria-valuetext abbr standby].freeze
+      ATTRIBUTES = %w[
+        title alt placeholder label summary aria-label aria-description aria-placeholder aria-roledescription
+        aria-valuetext abbr standby
+      ].freeze
       BUTTONS = %w[submit button reset].freeze
-      META = /\A(?:description|keywords|author|(?:og|twitter):(?:title|description|site_name|image:alt)|apple-mobile-web-app-title|application-name|dc\.(?:title|description|subject)|dcterms\.(?:title|description))\z/i
-      PAGE = %w[h1 h2 h3 h4 h5 h6 p ul ol li dl dt dd table thead tbody tfoot tr td th caption blockquote pre figure figcaption].to_h { |name| [name, true] }.freeze
+      META =
+        /\A(?:description|keywords|author|(?:og|twitter):(?:title|description|site_name|image:alt)|apple-mobile-web-app-title|application-name|dc\.(?:title|description|subject)|dcterms\.(?:title|description))\z/i
+      PAGE =
+        %w[
+          h1 h2 h3 h4 h5 h6 p ul ol li dl dt dd table thead tbody tfoot tr td th caption blockquote pre
+          figure figcaption
+        ].to_h { |name| [name, true] }.freeze
       LEVELS = (1..6).to_h { |level| ["h#{level}", "heading-#{level}"] }.freeze
-      NAMES = { "li" => "list-item", "dt" => "list-item", "dd" => "list-item", "td" => "cell", "th" => "cell", "title" => "title", "caption" => "cell", "p" => "paragraph", "div" => "paragraph",
-                "section" => "paragraph", "option" => "list-item", "body" => "paragraph", "pre" => "paragraph" }.merge(LEVELS).freeze
+      NAMES = {
+        "li" => "list-item",
+        "dt" => "list-item",
+        "dd" => "list-item",
+        "td" => "cell",
+        "th" => "cell",
+        "title" => "title",
+        "caption" => "cell",
+        "p" => "paragraph",
+        "div" => "paragraph",
+        "section" => "paragraph",
+        "option" => "list-item",
+        "body" => "paragraph",
+        "pre" => "paragraph"
+      }.merge(LEVELS).freeze
 
       def self.recognises?(bytes, name)
         return false unless EncodedText.text?(bytes)
@@ -31,7 +78,8 @@ module Glossema
         head = EncodedText.head(bytes)
         return false if head.match?(/\A\s*<\?xml/) && !head.match?(/<html\b/i)
 
-        head.match?(/\A\s*(?:<!--.*?-->\s*|<\?xml[^>]*>\s*)*<(?:!doctype\s+html|html\b)/mi) || (ending?(name) && head.match?(/<[a-z!]/i)) || (ending?(name) && !head.match?(/[{}]{5}/))
+        head.match?(/\A\s*(?:<!--.*?-->\s*|<\?xml[^>]*>\s*)*<(?:!doctype\s+html|html\b)/mi) ||
+          (ending?(name) && head.match?(/<[a-z!]/i)) || (ending?(name) && !head.match?(/[{}]{5}/))
       end
 
       def source_language = (tag = root_language&.first) && canonical(tag)
@@ -39,10 +87,22 @@ module Glossema
       private
 
       # XHTML is read as the XML it is, when it is.
-      def html? = @html ||= @text.match?(/<html\b[^>]*xmlns\s*=\s*["']http:\/\/www.w3.org\/1999\/xhtml/) && well_formed? ? :xhtml : true
+      def html? =
+        @html ||=
+          (
+            if @text.match?(%r{<html\b[^>]*xmlns\s*=\s*["']http://www.w3.org/1999/xhtml}) && well_formed?
+              :xhtml
+            else
+              true
+            end
+          )
 
       def well_formed?
-        Nokogiri::XML(@text.gsub(/&(?!(?:amp|lt|gt|quot|apos);)[A-Za-z][A-Za-z0-9]*;/, " "), nil, "UTF-8") { |config| config.strict.nonet }
+        Nokogiri.XML(
+          @text.gsub(/&(?!(?:amp|lt|gt|quot|apos);)[A-Za-z][A-Za-z0-9]*;/, " "),
+          nil,
+          "UTF-8"
+        ) { |config| config.strict.nonet }
         true
       rescue Nokogiri::XML::SyntaxError
         false
@@ -51,7 +111,8 @@ module Glossema
       def prepare = Xml.refuse_hostile(@text, @name)
 
       def bookmark?(node)
-        %w[a span].include?(node.name) && node.children.empty? && !node.attributes.key?("href") && (node.attributes.key?("id") || node.attributes.key?("name")) && !node.attributes.key?("class")
+        %w[a span].include?(node.name) && node.children.empty? && !node.attributes.key?("href") &&
+          (node.attributes.key?("id") || node.attributes.key?("name")) && !node.attributes.key?("class")
       end
 
       def root = @root ||= tree.elements.find { |node| node.name == "html" }
@@ -59,7 +120,12 @@ module Glossema
 
       def canonical(tag)
         parts = tag.tr("_", "-").split("-")
-        found = [parts.first.to_s.downcase, *parts.drop(1).map { |part| part.length == 4 ? part.capitalize : (part.length == 2 ? part.upcase : part) }].join("-")
+        found = [
+          parts.first.to_s.downcase,
+          *parts
+            .drop(1)
+            .map { |part| part.length == 4 ? part.capitalize : (part.length == 2 ? part.upcase : part) }
+        ].join("-")
         found if Languages.valid?(found)
       end
 
@@ -73,7 +139,9 @@ module Glossema
       def further_edits(_contents, target_language)
         return [] unless target_language && root
 
-        %w[lang xml:lang].filter_map { |name| root.attributes[name]&.then { |_, from, to| [from, to, target_language] } }
+        %w[lang xml:lang].filter_map do |name|
+          root.attributes[name]&.then { |_, from, to| [from, to, target_language] }
+        end
       end
 
       def role(node)
@@ -82,7 +150,8 @@ module Glossema
         BLOCKS[node.name] ? :block : :inline
       end
 
-      def block_skip?(node) = NOT_IN_LINE.include?(node.name) || (node.name == "script" && node.parent.name == "head")
+      def block_skip?(node) =
+        NOT_IN_LINE.include?(node.name) || (node.name == "script" && node.parent.name == "head")
 
       def opaque?(node) = node.name == "svg" && !node.inner_text.match?(/\p{L}/)
 
@@ -94,9 +163,12 @@ module Glossema
 
       def translatable?(node, inherited)
         case node["translate"]
-        when "no" then false
-        when "yes", "" then true
-        else node["class"].to_s.split.include?("notranslate") ? false : inherited
+        when "no"
+          false
+        when "yes", ""
+          true
+        else
+          node["class"].to_s.split.include?("notranslate") ? false : inherited
         end
       end
 
@@ -104,7 +176,18 @@ module Glossema
 
       def attribute_names(node)
         return [] unless @options["attributes"]
-        return @options["meta"] && [node["name"], node["property"], node["itemprop"]].any? { |name| name.to_s.match?(META) } ? %w[content] : [] if node.name == "meta"
+        if node.name == "meta"
+          return (
+            (
+              if @options["meta"] &&
+                   [node["name"], node["property"], node["itemprop"]].any? { |name| name.to_s.match?(META) }
+                %w[content]
+              else
+                []
+              end
+            )
+          )
+        end
 
         names = ATTRIBUTES.select { |name| node.attributes.key?(name) }
         names << "value" if node.name == "input" && BUTTONS.include?(node["type"].to_s.downcase)
@@ -115,20 +198,38 @@ module Glossema
       def look(node) = LOOKS.fetch(node.name, "")
       def merges?(node) = MERGING.include?(node.name)
       def line_break?(node) = node.name == "br"
-      def display(node) = { "br" => "line break", "img" => "picture", "wbr" => "break point" }.fetch(node.name) { super }
+
+      def display(node) =
+        { "br" => "line break", "img" => "picture", "wbr" => "break point" }.fetch(node.name) { super }
+
       def block_name(node, context) = NAMES.fetch(node.name, context.block)
-      def path_name(node, context) = node.name == "title" ? "title of the page" : (PAGE[node.name] ? nil : context.path)
+
+      def path_name(node, context) =
+        node.name == "title" ? "title of the page" : (PAGE[node.name] ? nil : context.path)
 
       def page_unit(html, unit, parent)
         return "" if unit.block == "title"
 
-        PAGE[parent.name] && parent.name !~ /\A(?:ul|ol|dl|table|tr|tbody|thead|tfoot|blockquote|figure)\z/ ? html : "<p>#{html}</p>"
+        if PAGE[parent.name] && parent.name !~ /\A(?:ul|ol|dl|table|tr|tbody|thead|tfoot|blockquote|figure)\z/
+          html
+        else
+          "<p>#{html}</p>"
+        end
       end
 
       def page_block(node, inner)
         return inner unless PAGE[node.name]
 
-        spans = node.name.match?(/\At[dh]\z/) ? %w[colspan rowspan].map { |name| (value = node[name].to_s[/\A\d+\z/]) ? " #{name}=\"#{value}\"" : "" }.join : ""
+        spans =
+          (
+            if node.name.match?(/\At[dh]\z/)
+              %w[colspan rowspan]
+                .map { |name| (value = node[name].to_s[/\A\d+\z/]) ? " #{name}=\"#{value}\"" : "" }
+                .join
+            else
+              ""
+            end
+          )
         "<#{node.name}#{spans}>#{inner}</#{node.name}>"
       end
     end

@@ -13,21 +13,32 @@ module Glossema
 
       def scan
         section, note, at = nil, [], 0
-        @text.split(/(\r\n|\n|\r)/, -1).each do |line|
-          from, at = at, at + line.bytesize
-          case line
-          when /\A\s*[;#](.*)/ then note << Regexp.last_match(1).strip
-          when /\A\s*\[([^\]]*)\]/ then section, note = Regexp.last_match(1), []
-          when /\A(\s*([^=]+?)\s*=\s*)(.*?)\s*\z/m
-            lead, key, value = Regexp.last_match.captures
-            quoted = value.length > 1 && value.match?(/\A(["']).*\1\z/m)
-            start = from + lead.bytesize + (quoted ? 1 : 0)
-            take([section, key].compact.join("."), start, from + lead.bytesize + value.bytesize - (quoted ? 1 : 0), note: note.join(" "))
-            note = []
-          when /\A(?:\r\n|\n|\r)\z/ then next
-          else note = []
+        @text
+          .split(/(\r\n|\n|\r)/, -1)
+          .each do |line|
+            from, at = at, at + line.bytesize
+            case line
+            when /\A\s*[;#](.*)/
+              note << Regexp.last_match(1).strip
+            when /\A\s*\[([^\]]*)\]/
+              section, note = Regexp.last_match(1), []
+            when /\A(\s*([^=]+?)\s*=\s*)(.*?)\s*\z/m
+              lead, key, value = Regexp.last_match.captures
+              quoted = value.length > 1 && value.match?(/\A(["']).*\1\z/m)
+              start = from + lead.bytesize + (quoted ? 1 : 0)
+              take(
+                [section, key].compact.join("."),
+                start,
+                from + lead.bytesize + value.bytesize - (quoted ? 1 : 0),
+                note: note.join(" ")
+              )
+              note = []
+            when /\A(?:\r\n|\n|\r)\z/
+              next
+            else
+              note = []
+            end
           end
-        end
       end
 
       def decode(raw) = raw.gsub("\\n", "\n")

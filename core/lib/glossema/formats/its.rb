@@ -1,20 +1,24 @@
-# ITS 2.0: what rules and attributes say about the elements and attributes of an XML document. Taken up: translate,
-# elements within text, localization note, preserve space, id value, storage size; rules given from outside, written inside the
-# document (its:rules), and local attributes. Rules elsewhere (xlink:href) are not fetched.
+# ITS 2.0: what rules and attributes say about the elements and attributes of an XML document. Taken up:
+# translate, elements within text, localization note, preserve space, id value, storage size; rules given from
+# outside, written inside the document (its:rules), and local attributes. Rules elsewhere (xlink:href) are not
+# fetched.
 module Glossema
   module Formats
     class Its
       NAMESPACE = "http://www.w3.org/2005/11/its".freeze
       PRESETS = File.join(ROOT, "data/its")
-      # What holds for an element. translate: true/false; within: "yes", "no", "nested" or nil when nothing says;
-      # attributes: {name => true} of those to translate.
+      # What holds for an element. translate: true/false; within: "yes", "no", "nested" or nil when nothing
+      # says; attributes: {name => true} of those to translate.
       Info = Struct.new(:translate, :within, :note, :preserve, :id, :limit, :attributes, keyword_init: true)
 
-      # dom: a nokogiri document; rules: XML texts of rules, later ones winning. Raises Refused "rules-broken".
+      # dom: a nokogiri document; rules: XML texts of rules, later ones winning. Raises Refused
+      # "rules-broken".
       def initialize(dom, rules)
         @dom = dom
         @elements, @attributes = {}, {}
-        [*rules.map { |text| parse(text) }, *dom.xpath("//its:rules", its: NAMESPACE)].each { |set| apply(set) }
+        [*rules.map { |text| parse(text) }, *dom.xpath("//its:rules", its: NAMESPACE)].each do |set|
+          apply(set)
+        end
         @infos = {}
         inherit(dom.root, Info.new(translate: true)) if dom.root
       end
@@ -27,50 +31,94 @@ module Glossema
       private
 
       def parse(text)
-        xml = Nokogiri::XML(text) { |config| config.strict.nonet }
-        xml.at_xpath("//its:rules", its: NAMESPACE) || raise(Refused.new("rules-broken", "The rules are not ITS rules: there is no its:rules element."))
+        xml = Nokogiri.XML(text) { |config| config.strict.nonet }
+        xml.at_xpath("//its:rules", its: NAMESPACE) ||
+          raise(Refused.new("rules-broken", "The rules are not ITS rules: there is no its:rules element."))
       rescue Nokogiri::XML::SyntaxError => e
-        raise Refused.new("rules-broken", "The ITS rules are not well-formed XML: #{e.message.strip[0, 100]}.")
+        raise Refused.new(
+          "rules-broken",
+          "The ITS rules are not well-formed XML: #{e.message.strip[0, 100]}."
+        )
       end
 
       def apply(set)
-        variables = set.element_children.select { |child| child.name == "param" }.to_h { |param| [param["name"].to_s, param.text] }
+        variables =
+          set
+            .element_children
+            .select { |child| child.name == "param" }
+            .to_h { |param| [param["name"].to_s, param.text] }
         set.element_children.each do |rule|
           next unless rule["selector"]
 
-          spaces = rule.namespaces.transform_keys { |key| key.delete_prefix("xmlns:") }.reject { |key, _| key == "xmlns" }
-          query = rule["selector"].gsub(/\$([A-Za-z_][\w.-]*)/) { variables.key?(Regexp.last_match(1)) ? "'#{variables[Regexp.last_match(1)].delete("'")}'" : Regexp.last_match(0) }
+          spaces =
+            rule
+              .namespaces
+              .transform_keys { |key| key.delete_prefix("xmlns:") }
+              .reject { |key, _| key == "xmlns" }
+          query =
+            rule["selector"].gsub(/\$([A-Za-z_][\w.-]*)/) do
+              if variables.key?(Regexp.last_match(1))
+                "'#{variables[Regexp.last_match(1)].delete("'")}'"
+              else
+                Regexp.last_match(0)
+              end
+            end
           @dom.xpath(query, spaces).each { |node| note(node, rule, spaces) }
         end
       rescue Nokogiri::XML::XPath::SyntaxError, Nokogiri::XML::SyntaxError, RuntimeError => e
-        raise Refused.new("rules-broken", "A selector of the ITS rules cannot be read: #{e.message.lines.first.strip[0, 120]}.")
+        raise Refused.new(
+          "rules-broken",
+          "A selector of the ITS rules cannot be read: #{e.message.lines.first.strip[0, 120]}."
+        )
       end
 
       def note(node, rule, spaces)
         if node.is_a?(Nokogiri::XML::Attr)
-          (@attributes[node.parent.pointer_id] ||= {})[full_name(node)] = rule["translate"] == "yes" if rule.name == "translateRule"
+          (@attributes[node.parent.pointer_id] ||= {})[full_name(node)] = rule["translate"] ==
+            "yes" if rule.name == "translateRule"
           return
         end
         return unless node.is_a?(Nokogiri::XML::Element)
 
         facts = @elements[node.pointer_id] ||= {}
         case rule.name
-        when "translateRule" then facts[:translate] = rule["translate"] == "yes"
-        when "withinTextRule" then facts[:within] = rule["withinText"]
-        when "preserveSpaceRule" then facts[:preserve] = rule["space"] == "preserve"
-        when "locNoteRule" then facts[:note] = rule["locNotePointer"] ? pointed(node, rule["locNotePointer"], spaces) : rule.element_children.find { |child| child.name == "locNote" }&.text&.strip
-        when "idValueRule" then facts[:id] = pointed(node, rule["idValue"], spaces)
-        when "storageSizeRule" then facts[:limit] = (rule["storageSize"] || pointed(node, rule["storageSizePointer"], spaces)).to_s[/\d+/]&.to_i
+        when "translateRule"
+          facts[:translate] = rule["translate"] == "yes"
+        when "withinTextRule"
+          facts[:within] = rule["withinText"]
+        when "preserveSpaceRule"
+          facts[:preserve] = rule["space"] == "preserve"
+        when "locNoteRule"
+          facts[:note] = (
+            if rule["locNotePointer"]
+              pointed(node, rule["locNotePointer"], spaces)
+            else
+              rule.element_children.find { |child| child.name == "locNote" }&.text&.strip
+            end
+          )
+        when "idValueRule"
+          facts[:id] = pointed(node, rule["idValue"], spaces)
+        when "storageSizeRule"
+          facts[:limit] = (rule["storageSize"] || pointed(node, rule["storageSizePointer"], spaces)).to_s[
+            /\d+/
+          ]&.to_i
         end
       end
 
       def pointed(node, query, spaces)
         found = node.xpath(query.to_s, spaces)
         found = found.first if found.is_a?(Nokogiri::XML::NodeSet)
-        (found.respond_to?(:text) ? found.text : found.to_s).to_s.strip.then { |text| text.empty? ? nil : text }
+        (found.respond_to?(:text) ? found.text : found.to_s).to_s.strip.then do |text|
+          text.empty? ? nil : text
+        end
       end
 
-      def full_name(attribute) = attribute.namespace&.prefix ? "#{attribute.namespace.prefix}:#{attribute.node_name}" : attribute.node_name
+      def full_name(attribute) =
+        if attribute.namespace&.prefix
+          "#{attribute.namespace.prefix}:#{attribute.node_name}"
+        else
+          attribute.node_name
+        end
 
       # In document order, as the elements are counted elsewhere.
       def inherit(root, outer)
@@ -85,14 +133,28 @@ module Glossema
 
       def info_of(node, above)
         facts = @elements[node.pointer_id] || {}
-        local = ->(name) { node.attribute_with_ns(name, NAMESPACE)&.value || (node.namespace&.href == NAMESPACE ? node[name] : nil) }
-        translate = { "yes" => true, "no" => false }.fetch(local.call("translate"), facts.fetch(:translate, above.translate))
+        local = ->(name) do
+          node.attribute_with_ns(name, NAMESPACE)&.value ||
+            (node.namespace&.href == NAMESPACE ? node[name] : nil)
+        end
+        translate = { "yes" => true, "no" => false }.fetch(
+          local.call("translate"),
+          facts.fetch(:translate, above.translate)
+        )
         space = node.attribute_with_ns("space", "http://www.w3.org/XML/1998/namespace")&.value
         preserve = space ? space == "preserve" : facts.fetch(:preserve, above.preserve)
         translate = false if node.namespace&.href == NAMESPACE && node.name == "rules"
-        Info.new(translate: translate, within: local.call("withinText") || facts[:within] || (node.namespace&.href == NAMESPACE && node.name == "span" ? "yes" : nil), preserve: preserve,
-                 note: local.call("locNote") || facts[:note] || above.note, id: node.attribute_with_ns("id", "http://www.w3.org/XML/1998/namespace")&.value || facts[:id],
-                 limit: local.call("storageSize")&.to_i || facts[:limit] || above.limit, attributes: @attributes.fetch(node.pointer_id, {}).select { |_, wanted| wanted })
+        Info.new(
+          translate: translate,
+          within:
+            local.call("withinText") || facts[:within] ||
+              (node.namespace&.href == NAMESPACE && node.name == "span" ? "yes" : nil),
+          preserve: preserve,
+          note: local.call("locNote") || facts[:note] || above.note,
+          id: node.attribute_with_ns("id", "http://www.w3.org/XML/1998/namespace")&.value || facts[:id],
+          limit: local.call("storageSize")&.to_i || facts[:limit] || above.limit,
+          attributes: @attributes.fetch(node.pointer_id, {}).select { |_, wanted| wanted }
+        )
       end
     end
   end

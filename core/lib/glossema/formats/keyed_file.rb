@@ -1,14 +1,22 @@
-# What formats share that are lines of key and text: placeholders inside texts are codes, comments above a key are its note.
+# What formats share that are lines of key and text: placeholders inside texts are codes, comments above a key
+# are its note.
 module Glossema
   module Formats
     class KeyedFile < TextFile
       def preview
-        "<table class=\"keys\">#{units.reject { |unit| unit.content.blank? }.map { |unit| "<tr><th>#{Glossema::Html.escape(unit.key || unit.path)}</th><td>#{yield unit}</td></tr>" }.join}</table>"
+        "<table class=\"keys\">" \
+"#{units.reject { |unit|
+  unit.content.blank?
+}.map { |unit|
+  "<tr><th>#{Glossema::Html.escape(unit.key || unit.path)}</th><td>" \
+    "#{yield unit}</td></tr>"
+}.join}</table>"
       end
 
       private
 
-      # Takes the raw text from…to; decode and encode turn it into a text and back. Keys that come twice are told apart by number.
+      # Takes the raw text from…to; decode and encode turn it into a text and back. Keys that come twice are
+      # told apart by number.
       def take(key, from, to, note: nil, limit: nil, **more)
         text = decode(slice(from, to))
         return unless text.match?(/\p{L}/)
@@ -16,7 +24,9 @@ module Glossema
         @keys ||= Hash.new(0)
         id = (@keys[key] += 1) > 1 ? "#{key}##{@keys[key]}" : key
         content, raws = Placeholders.read(text)
-        place(id, from, to, content, key: key, note: note, limit: limit, **more) { |target| encoded(Placeholders.write(target, raws, &:itself)) }
+        place(id, from, to, content, key: key, note: note, limit: limit, **more) do |target|
+          encoded(Placeholders.write(target, raws, &:itself))
+        end
       end
 
       def decode(raw) = raw

@@ -1,6 +1,7 @@
-# What XML and HTML files share: stretches of text and inline elements between the borders of blocks are units, inline elements
-# are codes, chosen attributes are units of their own. Formats say what an element is:
-#   role(node)                 :block, :inline, :skip (nothing in it is translated; inside a text it is a single code) or
+# What XML and HTML files share: stretches of text and inline elements between the borders of blocks are
+# units, inline elements are codes, chosen attributes are units of their own. Formats say what an element is:
+#   role(node)                 :block, :inline, :skip (nothing in it is translated; inside a text it is a
+#                              single code) or
 #                              :nested (a single code in the text around it, with units of its own)
 #   translatable?(node, inherited)   preserves?(node, inherited)   attribute_names(node)
 #   facts(node)                {note:, limit:, key:} for the units that begin in a block
@@ -8,9 +9,10 @@
 module Glossema
   module Formats
     class MarkedFile < TextFile
-      Context = Struct.new(:translate, :preserve, :facts, :block, :path, keyword_init: true) do
-        def with(**changes) = self.class.new(**to_h, **changes)
-      end
+      Context =
+        Struct.new(:translate, :preserve, :facts, :block, :path, keyword_init: true) do
+          def with(**changes) = self.class.new(**to_h, **changes)
+        end
       SPACE = /[ \t\r\n\f]+/
       NAMED = /&(?:#\d{1,7}|#[xX]\h{1,6}|[A-Za-z][A-Za-z0-9]*);/
 
@@ -20,7 +22,9 @@ module Glossema
         # What stands inside the codes of other units is written first, the innermost before all.
         @inner = []
         inner = @places.select { |place| @within[place.unit.id] && contents.key?(place.unit.id) }
-        inner.sort_by { |place| place.to - place.from }.each { |place| @inner.concat(edits_of(place, contents[place.unit.id], nil)) }
+        inner
+          .sort_by { |place| place.to - place.from }
+          .each { |place| @inner.concat(edits_of(place, contents[place.unit.id], nil)) }
         super
       ensure
         @inner = nil
@@ -28,8 +32,12 @@ module Glossema
 
       def preview(&block)
         # What stands inside a text without being part of it follows at the end.
-        notes, main = @places.reject { |place| @within[place.unit.id] == :attribute }.partition { |place| @within[place.unit.id] == :nested }
-        page_of(tree, main.to_h { |place| [place.from, place.unit] }, block) + notes.map { |place| "<p class=\"note\">#{block.call(place.unit)}</p>" }.join
+        notes, main =
+          @places
+            .reject { |place| @within[place.unit.id] == :attribute }
+            .partition { |place| @within[place.unit.id] == :nested }
+        page_of(tree, main.to_h { |place| [place.from, place.unit] }, block) +
+          notes.map { |place| "<p class=\"note\">#{block.call(place.unit)}</p>" }.join
       end
 
       private
@@ -45,14 +53,18 @@ module Glossema
         settle
         walk(@tree, Context.new(translate: true, preserve: false, facts: {}, block: "paragraph", path: nil))
       rescue Markup::TooDeep
-        raise Refused.new("hostile", "#{@name} nests its elements deeper than any document does, and was not opened.")
+        raise Refused.new(
+          "hostile",
+          "#{@name} nests its elements deeper than any document does, and was not opened."
+        )
       end
 
       # Before the tree is read, and after it.
       def prepare = nil
       def settle = nil
 
-      # Items for a stretch of decoded text; formats of software find placeholders here. The block stores what a code stands for.
+      # Items for a stretch of decoded text; formats of software find placeholders here. The block stores what
+      # a code stands for.
       def items_of(text) = [text]
 
       def translatable?(_node, inherited) = inherited
@@ -69,17 +81,25 @@ module Glossema
       def bookmark?(_node) = false
 
       def context_of(node, outer)
-        Context.new(translate: translatable?(node, outer.translate), preserve: preserves?(node, outer.preserve), facts: outer.facts.merge(facts(node)),
-                    block: block_name(node, outer), path: path_name(node, outer))
+        Context.new(
+          translate: translatable?(node, outer.translate),
+          preserve: preserves?(node, outer.preserve),
+          facts: outer.facts.merge(facts(node)),
+          block: block_name(node, outer),
+          path: path_name(node, outer)
+        )
       end
 
       def walk(node, context)
         run = []
         node.children.each do |child|
-          if child.text? then run << child if context.translate
-          elsif child.kind == :comment || child.kind == :instruction || child.kind == :stray then run << child if run.any?
+          if child.text?
+            run << child if context.translate
+          elsif child.kind == :comment || child.kind == :instruction || child.kind == :stray
+            run << child if run.any?
           elsif child.element?
-            if context.translate && inline?(child) then run << child
+            if context.translate && inline?(child)
+              run << child
             else
               flush(run, context)
               run = []
@@ -101,10 +121,13 @@ module Glossema
       def inline?(node)
         (@inline ||= {}.compare_by_identity).fetch(node) do
           @inline[node] = case role(node)
-                          when :nested then true
-                          when :inline then opaque?(node) || node.elements.all? { |child| inline?(child) }
-                          when :skip then !block_skip?(node)
-                          end
+          when :nested
+            true
+          when :inline
+            opaque?(node) || node.elements.all? { |child| inline?(child) }
+          when :skip
+            !block_skip?(node)
+          end
         end
       end
 
@@ -135,19 +158,30 @@ module Glossema
         return if content.blank?
 
         preserve = context.preserve
-        place(id, from, to, content, block: context.block, path: context.path || context.block.sub(/-\d\z/, "").tr("-", " "), **context.facts) { |target| markup_of(target, preserve) }
+        place(
+          id,
+          from,
+          to,
+          content,
+          block: context.block,
+          path: context.path || context.block.sub(/-\d\z/, "").tr("-", " "),
+          **context.facts
+        ) { |target| markup_of(target, preserve) }
       end
 
       # The units inside what stands in this text as a single code.
       def nested(run, context)
-        run.select(&:element?).each do |node|
-          if role(node) == :nested
-            before = @places.size
-            enter(node, context_of(node, context.with(facts: {})))
-            @places[before..].each { |place| @within[place.unit.id] ||= :nested }
-          elsif role(node) == :inline then nested(node.children, context)
+        run
+          .select(&:element?)
+          .each do |node|
+            if role(node) == :nested
+              before = @places.size
+              enter(node, context_of(node, context.with(facts: {})))
+              @places[before..].each { |place| @within[place.unit.id] ||= :nested }
+            elsif role(node) == :inline
+              nested(node.children, context)
+            end
           end
-        end
       end
 
       # A text that stands in a CDATA section by itself stays in one.
@@ -155,9 +189,15 @@ module Glossema
         content, raws = Placeholders.read(node.decoded, Placeholders::TAG)
         return if content.blank?
 
-        place(id, node.from + 9, node.to - 3, content, block: context.block, path: context.path || "text", **context.facts) do |target|
-          Placeholders.write(target, raws, &:itself).gsub("]]>", "]]]]><![CDATA[>")
-        end
+        place(
+          id,
+          node.from + 9,
+          node.to - 3,
+          content,
+          block: context.block,
+          path: context.path || "text",
+          **context.facts
+        ) { |target| Placeholders.write(target, raws, &:itself).gsub("]]>", "]]]]><![CDATA[>") }
       end
 
       def blank_text?(node) = node&.kind == :text && node.raw.match?(/\A#{SPACE}\z/o)
@@ -166,7 +206,8 @@ module Glossema
       def visible?(node)
         return node.inner_text.match?(/[^[:space:]\u200B\uFEFF]/) if node.text?
 
-        node.element? && role(node) == :inline && !opaque?(node) && translatable?(node, true) && node.children.any? { |child| visible?(child) }
+        node.element? && role(node) == :inline && !opaque?(node) && translatable?(node, true) &&
+          node.children.any? { |child| visible?(child) }
       end
 
       def content_of(run, context)
@@ -178,14 +219,34 @@ module Glossema
 
       def append(nodes, preserve)
         nodes.each_with_index do |node, index|
-          if node.text? then append_text(node, preserve)
-          elsif !node.element? then append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
-          elsif role(node) == :nested then append_alone(node, "note", display(node), nil)
-          elsif role(node) == :skip || opaque?(node) || !translatable?(node, true) then append_alone(node, "object", node.inner_text.gsub(SPACE, " ").strip[0, 30].then { |text| text.empty? ? node.local : text }, nil)
-          elsif bookmark?(node) then append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
-          elsif node.close_from && (hollow?(node) || (@blank && !preserve && node.children.all? { |child| child.kind == :text && blank_text?(child) })) then append_alone(node, "object", display(node), nil)
-          elsif node.close_from.nil? then append_alone(node, line_break?(node) ? "break" : node.local, display(node), nil)
-          else append_pair(node, preserves?(node, preserve), index.positive? ? nodes[index - 1] : nil)
+          if node.text?
+            append_text(node, preserve)
+          elsif !node.element?
+            append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
+          elsif role(node) == :nested
+            append_alone(node, "note", display(node), nil)
+          elsif role(node) == :skip || opaque?(node) || !translatable?(node, true)
+            append_alone(
+              node,
+              "object",
+              node.inner_text.gsub(SPACE, " ").strip[0, 30].then { |text| text.empty? ? node.local : text },
+              nil
+            )
+          elsif bookmark?(node)
+            append_alone(node, node.element? ? "anchor-start" : "anchor-end", "", "hidden")
+          elsif node.close_from &&
+              (
+                hollow?(node) ||
+                  (
+                    @blank && !preserve &&
+                      node.children.all? { |child| child.kind == :text && blank_text?(child) }
+                  )
+              )
+            append_alone(node, "object", display(node), nil)
+          elsif node.close_from.nil?
+            append_alone(node, line_break?(node) ? "break" : node.local, display(node), nil)
+          else
+            append_pair(node, preserves?(node, preserve), index.positive? ? nodes[index - 1] : nil)
           end
         end
       end
@@ -203,23 +264,42 @@ module Glossema
       def hollow?(node)
         return false if node.children.any?(&:text?) && node.children.all?(&:text?)
 
-        node.children.all? { |child| child.element? ? bookmark?(child) || (child.close_from && role(child) == :inline && hollow?(child)) : !child.text? || blank_text?(child) }
+        node.children.all? do |child|
+          if child.element?
+            bookmark?(child) || (child.close_from && role(child) == :inline && hollow?(child))
+          else
+            !child.text? || blank_text?(child)
+          end
+        end
       end
 
       def append_text(node, preserve)
-        return append_stretch(node.decoded, preserve) if html? || node.kind == :cdata || !node.raw.match?(OWN_ENTITY)
+        if html? || node.kind == :cdata || !node.raw.match?(OWN_ENTITY)
+          return append_stretch(node.decoded, preserve)
+        end
 
         at = node.from
-        node.raw.split(OWN_ENTITY).each do |piece|
-          if piece.match?(/\A#{OWN_ENTITY}\z/o)
-            @originals[key = "n#{at}"] = [[at, at + piece.bytesize]]
-            @items << Code.new(id: 0, kind: :alone, key: key, type: "entity", display: piece[1..-2], equiv: "", wrap: piece)
-            @blank = false
-          else
-            append_stretch(Markup.decode(piece), preserve)
+        node
+          .raw
+          .split(OWN_ENTITY)
+          .each do |piece|
+            if piece.match?(/\A#{OWN_ENTITY}\z/o)
+              @originals[key = "n#{at}"] = [[at, at + piece.bytesize]]
+              @items << Code.new(
+                id: 0,
+                kind: :alone,
+                key: key,
+                type: "entity",
+                display: piece[1..-2],
+                equiv: "",
+                wrap: piece
+              )
+              @blank = false
+            else
+              append_stretch(Markup.decode(piece), preserve)
+            end
+            at += piece.bytesize
           end
-          at += piece.bytesize
-        end
       end
 
       def append_stretch(text, preserve)
@@ -236,27 +316,61 @@ module Glossema
 
       def append_alone(node, type, display, css)
         key = "n#{node.from}"
-        @originals[key] = [[node.from, node.element? && node.close_from.nil? && node.children.any? ? node.open_to : node.to]]
+        @originals[key] = [
+          [node.from, node.element? && node.close_from.nil? && node.children.any? ? node.open_to : node.to]
+        ]
         line = type == "break"
         strip_end if line
-        @items << Code.new(id: 0, kind: :alone, key: key, type: type, display: display, equiv: line ? "\n" : "", wrap: identity(node), css: css)
+        @items << Code.new(
+          id: 0,
+          kind: :alone,
+          key: key,
+          type: type,
+          display: display,
+          equiv: line ? "\n" : "",
+          wrap: identity(node),
+          css: css
+        )
         @blank = true if line
         @blank = false unless line || type.start_with?("anchor")
         # What an unclosed element holds follows it.
-        append(node.children, false) if node.element? && node.close_from.nil? && node.children.any? && role(node) == :inline
+        if node.element? && node.close_from.nil? && node.children.any? && role(node) == :inline
+          append(node.children, false)
+        end
       end
 
       def append_pair(node, preserve, before)
-        same = before&.element? && merges?(node) && @items.last.is_a?(Code) && @items.last.close? && before.open_raw == node.open_raw
+        same =
+          before&.element? && merges?(node) && @items.last.is_a?(Code) && @items.last.close? &&
+          before.open_raw == node.open_raw
         key = same ? @items.last.key : "n#{node.from}"
-        if same then @items.pop
+        if same
+          @items.pop
         else
           @originals[key] = [[node.from, node.open_to], [node.close_from, node.to]]
           words = look(node)
-          @items << Code.new(id: 0, kind: :open, key: key, type: words == "link" ? "link" : node.local, display: display(node), equiv: "", wrap: identity(node), css: words)
+          @items << Code.new(
+            id: 0,
+            kind: :open,
+            key: key,
+            type: words == "link" ? "link" : node.local,
+            display: display(node),
+            equiv: "",
+            wrap: identity(node),
+            css: words
+          )
         end
         append(node.children, preserve)
-        @items << Code.new(id: 0, kind: :close, key: key, type: node.local, display: display(node), equiv: "", wrap: identity(node), css: look(node))
+        @items << Code.new(
+          id: 0,
+          kind: :close,
+          key: key,
+          type: node.local,
+          display: display(node),
+          equiv: "",
+          wrap: identity(node),
+          css: look(node)
+        )
       end
 
       def display(node)
@@ -274,26 +388,43 @@ module Glossema
         whole = node.close_from.nil? ? node.raw : node.open_raw
         return whole if names.empty? && node.close_from
 
-        names.reduce(node.open_raw) { |raw, name| (value = node[name]) && !value.empty? ? raw.sub(/(\s#{Regexp.escape(name)}\s*=\s*)(?:"[^"]*"|'[^']*'|[^\s>]+)/mi, '\1""') : raw }
+        names.reduce(node.open_raw) do |raw, name|
+          if (value = node[name]) && !value.empty?
+            raw.sub(/(\s#{Regexp.escape(name)}\s*=\s*)(?:"[^"]*"|'[^']*'|[^\s>]+)/mi, '\1""')
+          else
+            raw
+          end
+        end
       end
 
       def markup_of(content, preserve)
-        content.well_formed.items.map do |item|
-          next encoded(item, preserve) if item.is_a?(String)
+        content
+          .well_formed
+          .items
+          .map do |item|
+            next encoded(item, preserve) if item.is_a?(String)
 
-          original = @originals.fetch(item.key)
-          # A placeholder found in the text, or a pair of them.
-          next Markup.escape(original) if original.is_a?(String)
-          next Markup.escape(original[item.close? ? 1 : 0]) if original.first.is_a?(String)
+            original = @originals.fetch(item.key)
+            # A placeholder found in the text, or a pair of them.
+            next Markup.escape(original) if original.is_a?(String)
+            next Markup.escape(original[item.close? ? 1 : 0]) if original.first.is_a?(String)
 
-          replaced(*original[item.close? ? 1 : 0], @inner || [])
-        end.join
+            replaced(*original[item.close? ? 1 : 0], @inner || [])
+          end
+          .join
       end
 
       # A text as the file writes its characters: what it has as entities stays so.
       def encoded(text, preserve)
-        @habits ||= @text.scan(NAMED).uniq.to_h { |raw| [Markup.decode(raw, html?), raw] }.select { |char, raw| char != raw && char.length == 1 && !char.match?(/[&<>\s]/) || char == "\u00A0" }
-                         .reject { |char, _| @text.include?(char) }
+        @habits ||=
+          @text
+            .scan(NAMED)
+            .uniq
+            .to_h { |raw| [Markup.decode(raw, html?), raw] }
+            .select do |char, raw|
+              char != raw && char.length == 1 && !char.match?(/[&<>\s]/) || char == "\u00A0"
+            end
+            .reject { |char, _| @text.include?(char) }
         text = text.tr("\n", " ") unless preserve
         text = Markup.escape(text)
         @habits.empty? ? text : text.gsub(/[#{Regexp.escape(@habits.keys.join)}]/) { |char| @habits[char] }
@@ -325,9 +456,17 @@ module Glossema
           block = %w[alt aria-label].include?(name) ? "alt-text" : "property"
           # The quotes belong to it: a value without any may come to need them.
           quote = slice(to, to + 1)[/["']/]
-          place(id, from - (quote ? 1 : 0), to + (quote ? 1 : 0), content, block: block, path: attribute_path(node, name), **context.facts.slice(:note)) do |target|
+          place(
+            id,
+            from - (quote ? 1 : 0),
+            to + (quote ? 1 : 0),
+            content,
+            block: block,
+            path: attribute_path(node, name),
+            **context.facts.slice(:note)
+          ) do |target|
             text = Placeholders.write(target, raws) { |run| Markup.escape_attribute(run) }
-            "#{quote || '"'}#{quote == "'" ? text.gsub("'", '&#39;') : text}#{quote || '"'}"
+            "#{quote || '"'}#{quote == "'" ? text.gsub("'", "&#39;") : text}#{quote || '"'}"
           end
         end
       end
@@ -336,14 +475,23 @@ module Glossema
       def attribute_path(node, name) = "#{name} of #{node.local}"
 
       def page_of(node, units, block)
-        node.children.map do |child|
-          unit = units[child.from] || (child.kind == :text && units[child.from + child.raw[/\A#{SPACE}/o].to_s.bytesize])
-          if unit then page_unit(block.call(unit), unit, node)
-          elsif child.kind == :cdata && units[child.from + 9] then page_unit(block.call(units[child.from + 9]), units[child.from + 9], node)
-          elsif child.element? && !inline?(child) then page_block(child, page_of(child, units, block))
-          else ""
+        node
+          .children
+          .map do |child|
+            unit =
+              units[child.from] ||
+              (child.kind == :text && units[child.from + child.raw[/\A#{SPACE}/o].to_s.bytesize])
+            if unit
+              page_unit(block.call(unit), unit, node)
+            elsif child.kind == :cdata && units[child.from + 9]
+              page_unit(block.call(units[child.from + 9]), units[child.from + 9], node)
+            elsif child.element? && !inline?(child)
+              page_block(child, page_of(child, units, block))
+            else
+              ""
+            end
           end
-        end.join
+          .join
       end
 
       def page_unit(html, _unit, _parent) = "<p>#{html}</p>"

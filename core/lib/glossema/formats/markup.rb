@@ -1,13 +1,24 @@
-# A tree of XML or HTML whose nodes know where they stand in the text, so that a file can be changed in places and is
-# otherwise kept to the byte. XML must be well formed (nokogiri says so beforehand); HTML is read as browsers read it, near
-# enough for text: optional end tags, void elements, raw text, unclosed and stray tags.
+# A tree of XML or HTML whose nodes know where they stand in the text, so that a file can be changed in places
+# and is otherwise kept to the byte. XML must be well formed (nokogiri says so beforehand); HTML is read as
+# browsers read it, near enough for text: optional end tags, void elements, raw text, unclosed and stray tags.
 module Glossema
   module Formats
     module Markup
       # kind: :element, :text, :cdata, :comment, :instruction, :doctype, :stray (an end tag of nothing).
-      # from…to: all of it; for elements open_to ends the start tag and close_from begins the end tag (nil without one).
+      # from…to: all of it; for elements open_to ends the start tag and close_from begins the end tag (nil
+      # without one).
       class Node
-        attr_accessor :kind, :name, :from, :to, :open_to, :close_from, :parent, :children, :index, :source, :html
+        attr_accessor :kind,
+          :name,
+          :from,
+          :to,
+          :open_to,
+          :close_from,
+          :parent,
+          :children,
+          :index,
+          :source,
+          :html
 
         def initialize(kind, from, to, parent, source, html)
           @kind, @from, @to, @parent, @source, @html = kind, from, to, parent, source, html
@@ -27,8 +38,15 @@ module Glossema
         def every(name) = [].tap { |found| each_element { |one| found << one if one.local == name } }
 
         # The text inside, entities resolved.
-        def inner_text = text? ? decoded : (children || []).map { |one| one.element? || one.text? ? one.inner_text : "" }.join
-        def decoded = kind == :cdata ? raw.delete_prefix("<![CDATA[").delete_suffix("]]>") : Markup.decode(raw, html)
+        def inner_text =
+          if text?
+            decoded
+          else
+            (children || []).map { |one| one.element? || one.text? ? one.inner_text : "" }.join
+          end
+
+        def decoded =
+          kind == :cdata ? raw.delete_prefix("<![CDATA[").delete_suffix("]]>") : Markup.decode(raw, html)
 
         # Where the content begins and ends.
         def inner_from = open_to
@@ -47,17 +65,49 @@ module Glossema
         end
       end
 
-      VOID = %w[area base br col embed hr img input link meta param source track wbr basefont frame isindex keygen].to_h { |name| [name, true] }.freeze
-      RAW = %w[script style textarea title xmp iframe noembed noframes plaintext].to_h { |name| [name, true] }.freeze
+      VOID =
+        %w[area base br col embed hr img input link meta param source track wbr basefont frame isindex keygen]
+          .to_h { |name| [name, true] }
+          .freeze
+      RAW =
+        %w[script style textarea title xmp iframe noembed noframes plaintext]
+          .to_h { |name| [name, true] }
+          .freeze
       # A start tag closes open elements of these names, up to a border.
-      BLOCKS = %w[address article aside blockquote center details dialog dir div dl fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hgroup hr main
-                  menu nav ol p pre section summary table ul].freeze
-      CLOSES = { "li" => %w[li], "dt" => %w[dt dd], "dd" => %w[dt dd], "option" => %w[option], "optgroup" => %w[option optgroup], "tr" => %w[tr td th], "td" => %w[td th], "th" => %w[td th],
-                 "tbody" => %w[tr td th thead tbody tfoot caption colgroup], "thead" => %w[caption colgroup], "tfoot" => %w[tr td th thead tbody], "rt" => %w[rt rp], "rp" => %w[rt rp],
-                 "body" => %w[head], **BLOCKS.to_h { |name| [name, %w[p]] } }.freeze
-      BORDERS = { "li" => %w[ul ol menu dir], "dt" => %w[dl], "dd" => %w[dl], "tr" => %w[table], "td" => %w[table tr], "th" => %w[table tr], "tbody" => %w[table], "thead" => %w[table], "tfoot" => %w[table] }.freeze
+      BLOCKS = %w[
+        address article aside blockquote center details dialog dir div dl fieldset figcaption figure footer
+        form h1 h2 h3 h4 h5 h6 header hgroup hr main menu nav ol p pre section summary table ul
+      ].freeze
+      CLOSES = {
+        "li" => %w[li],
+        "dt" => %w[dt dd],
+        "dd" => %w[dt dd],
+        "option" => %w[option],
+        "optgroup" => %w[option optgroup],
+        "tr" => %w[tr td th],
+        "td" => %w[td th],
+        "th" => %w[td th],
+        "tbody" => %w[tr td th thead tbody tfoot caption colgroup],
+        "thead" => %w[caption colgroup],
+        "tfoot" => %w[tr td th thead tbody],
+        "rt" => %w[rt rp],
+        "rp" => %w[rt rp],
+        "body" => %w[head],
+        **BLOCKS.to_h { |name| [name, %w[p]] }
+      }.freeze
+      BORDERS = {
+        "li" => %w[ul ol menu dir],
+        "dt" => %w[dl],
+        "dd" => %w[dl],
+        "tr" => %w[table],
+        "td" => %w[table tr],
+        "th" => %w[table tr],
+        "tbody" => %w[table],
+        "thead" => %w[table],
+        "tfoot" => %w[table]
+      }.freeze
       P_BORDERS = %w[table button td th caption object body html].freeze
-      NAME = /[^\s<>\/="']+/
+      NAME = %r{[^\s<>/="']+}
       ATTRIBUTE = %r{([^\s<>/="'][^\s<>/=]*)(?:\s*=\s*(?:"([^"]*)"|'([^']*)'|([^\s"'>]+)))?}m
       TAG_END = /(?:[^>"']|"[^"]*"|'[^']*')*>/m
       XML_ENTITIES = { "amp" => "&", "lt" => "<", "gt" => ">", "quot" => '"', "apos" => "'" }.freeze
@@ -66,8 +116,8 @@ module Glossema
 
       module_function
 
-      # text (UTF-8) → the root node (kind :element, name ""). kind: false for XML, true for HTML, :xhtml for XML with HTML's
-      # entities. Raises TooDeep for hostile nesting.
+      # text (UTF-8) → the root node (kind :element, name ""). kind: false for XML, true for HTML, :xhtml for
+      # XML with HTML's entities. Raises TooDeep for hostile nesting.
       TooDeep = Class.new(StandardError)
       def parse(text, html: false)
         kind, html = html, html == true
@@ -75,24 +125,31 @@ module Glossema
         root = Node.new(:element, 0, text.bytesize, nil, text, kind)
         root.name, root.open_to, root.close_from, root.children = "", 0, text.bytesize, []
         current, count, depth = root, 0, 0
-        add = lambda do |type, from, name = nil|
-          node = Node.new(type, from, scanner.pos, current, text, kind)
-          node.name = name
-          current.children << node
-          node
-        end
-        pop = lambda do |at|
-          current.to = at
-          current = current.parent
-          depth -= 1
-        end
+        add =
+          lambda do |type, from, name = nil|
+            node = Node.new(type, from, scanner.pos, current, text, kind)
+            node.name = name
+            current.children << node
+            node
+          end
+        pop =
+          lambda do |at|
+            current.to = at
+            current = current.parent
+            depth -= 1
+          end
         until scanner.eos?
           from = scanner.pos
-          if scanner.skip(/[^<]+/) then add.call(:text, from)
-          elsif scanner.skip(/<!--/) then (scanner.skip_until(/-->/) || scanner.terminate) && add.call(:comment, from)
-          elsif scanner.skip(/<!\[CDATA\[/) && !html then (scanner.skip_until(/\]\]>/) || scanner.terminate) && add.call(:cdata, from)
-          elsif scanner.skip(/<\?/) then (scanner.skip_until(html ? />/ : /\?>/) || scanner.terminate) && add.call(:instruction, from)
-          elsif scanner.skip(/<![A-Za-z\[]/) then skip_doctype(scanner, html) && add.call(:doctype, from)
+          if scanner.skip(/[^<]+/)
+            add.call(:text, from)
+          elsif scanner.skip(/<!--/)
+            (scanner.skip_until(/-->/) || scanner.terminate) && add.call(:comment, from)
+          elsif scanner.skip(/<!\[CDATA\[/) && !html
+            (scanner.skip_until(/\]\]>/) || scanner.terminate) && add.call(:cdata, from)
+          elsif scanner.skip(/<\?/)
+            (scanner.skip_until(html ? />/ : /\?>/) || scanner.terminate) && add.call(:instruction, from)
+          elsif scanner.skip(/<![A-Za-z\[]/)
+            skip_doctype(scanner, html) && add.call(:doctype, from)
           elsif scanner.scan(%r{</(#{NAME})?#{TAG_END}}o)
             name = scanner[1].to_s
             name = name.downcase if html
@@ -103,7 +160,7 @@ module Glossema
             pop.call(from) until current.equal?(target)
             current.close_from = from
             pop.call(scanner.pos)
-          elsif scanner.scan(%r{<([A-Za-z_:\u0080-\u{10FFFF}]#{NAME.source.sub('+', '*')})}o)
+          elsif scanner.scan(/<([A-Za-z_:\u0080-\u{10FFFF}]#{NAME.source.sub("+", "*")})/o)
             name = scanner[1]
             name = name.downcase if html
             unless scanner.skip(TAG_END)
@@ -112,7 +169,9 @@ module Glossema
               scanner.terminate
             end
             imply_ends(name, current).times { pop.call(from) } if html
-            alone = text.byteslice(scanner.pos - 2, 1) == "/" && (!html || !foreign(current).nil? || %w[svg math].include?(name))
+            alone =
+              text.byteslice(scanner.pos - 2, 1) == "/" &&
+              (!html || !foreign(current).nil? || %w[svg math].include?(name))
             node = add.call(:element, from, name)
             node.children, node.open_to, node.index = [], scanner.pos, count += 1
             next if alone || (html && VOID[name])
@@ -120,7 +179,16 @@ module Glossema
             if html && RAW[name]
               start = scanner.pos
               scanner.skip_until(%r{(?=</#{name}[\s/>])}i) || scanner.terminate
-              node.children << Node.new(RAW_TEXT.include?(name) ? :text : :cdata, start, scanner.pos, node, text, kind) if scanner.pos > start
+              if scanner.pos > start
+                node.children << Node.new(
+                  RAW_TEXT.include?(name) ? :text : :cdata,
+                  start,
+                  scanner.pos,
+                  node,
+                  text,
+                  kind
+                )
+              end
               node.close_from = scanner.pos
               scanner.skip(/<[^>]*>?/)
               node.to = scanner.pos
@@ -188,7 +256,8 @@ module Glossema
         return raw unless raw.include?("&")
 
         raw.gsub(html ? /&(?:#(\d{1,7})|#[xX](\h{1,6})|([A-Za-z][A-Za-z0-9]*));?/ : ENTITY) do |whole|
-          if Regexp.last_match(3) then named(whole, Regexp.last_match(3), html)
+          if Regexp.last_match(3)
+            named(whole, Regexp.last_match(3), html)
           else
             number = Regexp.last_match(1)&.to_i || Regexp.last_match(2).hex
             number.between?(1, 0x10FFFF) && !number.between?(0xD800, 0xDFFF) ? [number].pack("U") : "\uFFFD"
@@ -199,11 +268,14 @@ module Glossema
       def named(whole, name, html)
         return XML_ENTITIES.fetch(name, whole) unless html
 
-        (@named ||= {})[whole] ||= XML_ENTITIES[name].then { |char| whole.end_with?(";") ? char : nil } || Nokogiri::HTML5.fragment(whole).text
+        (@named ||= {})[whole] ||= XML_ENTITIES[name].then { |char| whole.end_with?(";") ? char : nil } ||
+          Nokogiri::HTML5.fragment(whole).text
       end
 
       def escape(text) = text.gsub(/[&<>]/, "&" => "&amp;", "<" => "&lt;", ">" => "&gt;")
-      def escape_attribute(text) = escape(text).gsub(/["\n\t]/, '"' => "&quot;", "\n" => "&#10;", "\t" => "&#9;")
+
+      def escape_attribute(text) =
+        escape(text).gsub(/["\n\t]/, '"' => "&quot;", "\n" => "&#10;", "\t" => "&#9;")
     end
   end
 end

@@ -17,10 +17,15 @@ module Glossema
 
       private
 
-      # Text around a plural construct belongs to the message as a whole; it is a branch of its own only when it has letters.
+      # Text around a plural construct belongs to the message as a whole; it is a branch of its own only when
+      # it has letters.
       def read(from, to, labels)
         match = HEAD.match(@text[from...to])
-        return @branches << Branch.new(labels.empty? ? "text" : labels.join(" · "), from, to, @text[from...to]) unless match
+        unless match
+          return (
+            @branches << Branch.new(labels.empty? ? "text" : labels.join(" · "), from, to, @text[from...to])
+          )
+        end
 
         start = from + match.begin(0)
         ending = closing(start) or return
@@ -40,7 +45,11 @@ module Glossema
         to -= 1 while to > from && @text[to - 1].match?(/\s/)
         return unless to > from && @text[from...to].match?(/\p{L}/)
 
-        @text[from...to].match?(HEAD) ? read(from, to, labels) : @branches << Branch.new([*labels, where].join(" · "), from, to, @text[from...to])
+        if @text[from...to].match?(HEAD)
+          read(from, to, labels)
+        else
+          @branches << Branch.new([*labels, where].join(" · "), from, to, @text[from...to])
+        end
       end
 
       # The place of the brace that closes the one at `open`.
@@ -48,9 +57,12 @@ module Glossema
         depth, quoted = 0, false
         (open...@text.length).each do |index|
           char = @text[index]
-          if char == "'" && (quoted || @text[index + 1].to_s.match?(/[{}#']/)) then quoted = !quoted
-          elsif quoted then next
-          elsif char == "{" then depth += 1
+          if char == "'" && (quoted || @text[index + 1].to_s.match?(/[{}#']/))
+            quoted = !quoted
+          elsif quoted
+            next
+          elsif char == "{"
+            depth += 1
           elsif char == "}"
             depth -= 1
             return index if depth.zero?

@@ -1,5 +1,6 @@
-# What texts, slides and sheets in ODF share: styles, paragraphs with their looks, tables, lists, boxes, charts, alternative
-# texts and the title. Tracked changes are read as accepted; generated indexes, comments and computed fields stay.
+# What texts, slides and sheets in ODF share: styles, paragraphs with their looks, tables, lists, boxes,
+# charts, alternative texts and the title. Tracked changes are read as accepted; generated indexes, comments
+# and computed fields stay.
 module Glossema
   module Formats
     class Odf < Package
@@ -12,12 +13,16 @@ module Glossema
         container.read("mimetype").to_s.start_with?(self::MEDIA_TYPE) && container.entry?("content.xml")
       end
 
-      def self.value(node, name) = node.attribute_nodes.find { |attribute| attribute.node_name == name }&.value
+      def self.value(node, name) =
+        node.attribute_nodes.find { |attribute| attribute.node_name == name }&.value
 
       def initialize(bytes, name, options)
         super
         if container.read("META-INF/manifest.xml").to_s.include?("encryption-data")
-          raise Refused.new("locked", "#{name} is locked with a password. Ask for one without, and drop it here.")
+          raise Refused.new(
+            "locked",
+            "#{name} is locked with a password. Ask for one without, and drop it here."
+          )
         end
 
         @styles = Styles.new([parse("styles.xml"), parse("content.xml")].compact)
@@ -42,31 +47,52 @@ module Glossema
 
       private
 
-      def body = @body ||= parse("content.xml").at_xpath("//*[local-name()='body']/*[local-name()='#{self.class::BODY}']")
+      def body =
+        @body ||=
+          parse("content.xml").at_xpath("//*[local-name()='body']/*[local-name()='#{self.class::BODY}']")
 
       def walk(node, part, context)
         node.element_children.each do |child|
           case child.name
-          when "annotation" then walk(child, part, { where: "comment" }) if @options["comments"]
-          when *SKIPPED then next
-          when "p", "h" then paragraph(child, part, context)
-          when "table" then walk_table(child, part, context)
-          when "list-item", "list-header" then walk(child, part, context.merge(list: true))
-          when "text-box" then walk(child, part, context.merge(where: "text box", list: false))
-          when "note" then walk(child.element_children.find { |inner| inner.name == "note-body" } || child, part, { where: "note" })
-          when "title", "desc" then alt_text(child, part)
-          when "object" then object(child)
-          else walk(child, part, context)
+          when "annotation"
+            walk(child, part, { where: "comment" }) if @options["comments"]
+          when *SKIPPED
+            next
+          when "p", "h"
+            paragraph(child, part, context)
+          when "table"
+            walk_table(child, part, context)
+          when "list-item", "list-header"
+            walk(child, part, context.merge(list: true))
+          when "text-box"
+            walk(child, part, context.merge(where: "text box", list: false))
+          when "note"
+            walk(
+              child.element_children.find { |inner| inner.name == "note-body" } || child,
+              part,
+              { where: "note" }
+            )
+          when "title", "desc"
+            alt_text(child, part)
+          when "object"
+            object(child)
+          else
+            walk(child, part, context)
           end
         end
       end
 
       def walk_table(table, part, context)
         number = @counters[:table] += 1
-        rows = table.xpath(".//*[local-name()='table-row']").select { |row| row.ancestors.find { |parent| parent.name == "table" } == table }
+        rows =
+          table
+            .xpath(".//*[local-name()='table-row']")
+            .select { |row| row.ancestors.find { |parent| parent.name == "table" } == table }
         rows.each_with_index do |row, r|
           row.element_children.each_with_index do |cell, c|
-            walk(cell, part, context.merge(table: "table #{number} · row #{r + 1} · column #{c + 1}")) if cell.name == "table-cell"
+            if cell.name == "table-cell"
+              walk(cell, part, context.merge(table: "table #{number} · row #{r + 1} · column #{c + 1}"))
+            end
           end
         end
       end
@@ -77,15 +103,29 @@ module Glossema
         part = "#{path}/content.xml"
         return unless container.entry?(part)
 
-        parse(part).xpath("//*[local-name()='chart']//*[local-name()='title' or local-name()='subtitle' or local-name()='footer']/*[local-name()='p']").each { |line| paragraph(line, part, { where: "chart" }) }
+        parse(part)
+          .xpath(
+            "//*[local-name()='chart']//*[local-name()='title' or local-name()='subtitle' or " \
+              "local-name()='footer']/*[local-name()='p']"
+          )
+          .each { |line| paragraph(line, part, { where: "chart" }) }
       end
 
       def paragraph(node, part, context)
         paragraph = Paragraph.new(node, @styles, hidden: @options["hidden"])
         index = @counters[part] += 1
         block = block_of(node, context)
-        path = context[:path] || context[:table] || (context[:where] == "body" ? "#{block.sub(/-\d/, '').tr('-', ' ')} #{index}" : context[:where])
-        unit = Unit.new(id: "#{part.delete_suffix('.xml').tr('/', '-')}:#{index}", path: path, block: block, content: paragraph.content, look: paragraph.look)
+        path =
+          context[:path] || context[:table] ||
+          (context[:where] == "body" ? "#{block.sub(/-\d/, "").tr("-", " ")} #{index}" : context[:where])
+        unit =
+          Unit.new(
+            id: "#{part.delete_suffix(".xml").tr("/", "-")}:#{index}",
+            path: path,
+            block: block,
+            content: paragraph.content,
+            look: paragraph.look
+          )
         @places << Place.new(unit: unit, paragraph: paragraph, part: part)
         # Notes, text boxes and pictures that hang in this paragraph.
         walk(node, part, context.merge(list: false))
@@ -95,7 +135,7 @@ module Glossema
         return context[:block] if context[:block]
         return context[:where].tr(" ", "-") unless context[:where] == "body"
         return "cell" if context[:table]
-        return "heading-#{Odf.value(node, 'outline-level').to_i.clamp(1, 6)}" if node.name == "h"
+        return "heading-#{Odf.value(node, "outline-level").to_i.clamp(1, 6)}" if node.name == "h"
 
         context[:list] ? "list-item" : "paragraph"
       end
@@ -103,36 +143,64 @@ module Glossema
       def alt_text(node, part)
         return if !@options["alt_texts"] || !node.text.match?(/\p{L}/)
 
-        unit = Unit.new(id: "#{File.basename(part, '.xml')}:alt#{@counters[:alt] += 1}", path: "alternative text of a picture", block: "alt-text", content: Content.text(node.text))
+        unit =
+          Unit.new(
+            id: "#{File.basename(part, ".xml")}:alt#{@counters[:alt] += 1}",
+            path: "alternative text of a picture",
+            block: "alt-text",
+            content: Content.text(node.text)
+          )
         @places << Place.new(unit: unit, attribute: node, part: part)
       end
 
       def read_margins
         return unless container.entry?("styles.xml")
 
-        parse("styles.xml").xpath("//*[local-name()='master-page']/*[starts-with(local-name(), 'header') or starts-with(local-name(), 'footer')]").each do |node|
-          walk(node, "styles.xml", { where: node.name[/\A(?:header|footer)/] })
-        end
+        parse("styles.xml")
+          .xpath(
+            "//*[local-name()='master-page']/*[starts-with(local-name(), 'header') or " \
+              "starts-with(local-name(), 'footer')]"
+          )
+          .each { |node| walk(node, "styles.xml", { where: node.name[/\A(?:header|footer)/] }) }
       end
 
       def read_title
         node = container.entry?("meta.xml") && parse("meta.xml").at_xpath("//*[local-name()='title']")
         return unless node && node.text.match?(/\p{L}/)
 
-        @places << Place.new(unit: Unit.new(id: "title", path: "title of the document", block: "property", content: Content.text(node.text)), attribute: node, part: "meta.xml")
+        @places << Place.new(
+          unit:
+            Unit.new(
+              id: "title",
+              path: "title of the document",
+              block: "property",
+              content: Content.text(node.text)
+            ),
+          attribute: node,
+          part: "meta.xml"
+        )
       end
 
       def html(node, places, block)
-        node.element_children.map do |child|
-          case child.name
-          when *SKIPPED then ""
-          when "p", "h" then line(places[child.pointer_id], block) + html(child, places, block)
-          when "table" then "<table>#{html(child, places, block)}</table>"
-          when "table-row" then "<tr>#{html(child, places, block)}</tr>"
-          when "table-cell" then "<td>#{html(child, places, block)}</td>"
-          else html(child, places, block)
+        node
+          .element_children
+          .map do |child|
+            case child.name
+            when *SKIPPED
+              ""
+            when "p", "h"
+              line(places[child.pointer_id], block) + html(child, places, block)
+            when "table"
+              "<table>#{html(child, places, block)}</table>"
+            when "table-row"
+              "<tr>#{html(child, places, block)}</tr>"
+            when "table-cell"
+              "<td>#{html(child, places, block)}</td>"
+            else
+              html(child, places, block)
+            end
           end
-        end.join
+          .join
       end
 
       def line(place, block)
@@ -140,18 +208,37 @@ module Glossema
 
         text = block.call(place.unit)
         case place.unit.block
-        when /\Aheading-(\d)/ then "<h#{Regexp.last_match(1)}>#{text}</h#{Regexp.last_match(1)}>"
-        when "list-item" then "<p class=\"item\" style=\"--level:0\" data-mark=\"•\">#{text}</p>"
-        else "<p>#{text}</p>"
+        when /\Aheading-(\d)/
+          "<h#{Regexp.last_match(1)}>#{text}</h#{Regexp.last_match(1)}>"
+        when "list-item"
+          "<p class=\"item\" style=\"--level:0\" data-mark=\"•\">#{text}</p>"
+        else
+          "<p>#{text}</p>"
         end
       end
 
       # The looks of an ODT: what a run looks like once its styles are resolved.
       class Styles
-        NOISE = /\A(?:language|country|script|hyphenat|rsid|paragraph-rsid|letter-kerning|rfc-language|use-window-font-color|loext)/
-        NOTHING = { "font-weight" => "normal", "font-style" => "normal", "u" => "none", "strike" => "none", "text-position" => "0% 100%", "shd" => "transparent",
-                    "text-transform" => "none", "font-variant" => "normal", "letter-spacing" => "normal", "text-shadow" => "none", "text-blinking" => "false" }.freeze
-        NAMES = { "text-underline-style" => "u", "text-line-through-style" => "strike", "background-color" => "shd" }.freeze
+        NOISE =
+          /\A(?:language|country|script|hyphenat|rsid|paragraph-rsid|letter-kerning|rfc-language|use-window-font-color|loext)/
+        NOTHING = {
+          "font-weight" => "normal",
+          "font-style" => "normal",
+          "u" => "none",
+          "strike" => "none",
+          "text-position" => "0% 100%",
+          "shd" => "transparent",
+          "text-transform" => "none",
+          "font-variant" => "normal",
+          "letter-spacing" => "normal",
+          "text-shadow" => "none",
+          "text-blinking" => "false"
+        }.freeze
+        NAMES = {
+          "text-underline-style" => "u",
+          "text-line-through-style" => "strike",
+          "background-color" => "shd"
+        }.freeze
         ONLY_WITH_LINE = /\Atext-(?:underline|line-through)-/
 
         attr_reader :language
@@ -159,8 +246,14 @@ module Glossema
         def initialize(parts)
           @styles = {}
           parts.each do |xml|
-            xml.xpath("//*[local-name()='style']").each { |style| @styles[[Odf.value(style, "family"), Odf.value(style, "name")]] = style }
-            default = xml.at_xpath("//*[local-name()='default-style'][@*[local-name()='family']='paragraph']/*[local-name()='text-properties']")
+            xml
+              .xpath("//*[local-name()='style']")
+              .each { |style| @styles[[Odf.value(style, "family"), Odf.value(style, "name")]] = style }
+            default =
+              xml.at_xpath(
+                "//*[local-name()='default-style'][@*[local-name()='family']='paragraph']/*[local-name()='t" \
+                  "ext-properties']"
+              )
             @default = properties(default) if default
             @language ||= default && tag(default)
           end
@@ -168,17 +261,25 @@ module Glossema
 
         # names: nested character styles, outermost first; paragraph: the paragraph's style or nil.
         def effective(names, paragraph)
-          (@effective ||= {})[[names, paragraph]] ||=
-            ([@default || {}, chain("paragraph", paragraph)] + names.map { |name| chain("text", name) }).reduce(:merge).reject { |name, value| NOTHING[name] == value }.freeze
+          (@effective ||= {})[[names, paragraph]] ||= (
+            [@default || {}, chain("paragraph", paragraph)] + names.map { |name| chain("text", name) }
+          ).reduce(:merge).reject { |name, value| NOTHING[name] == value }.freeze
         end
 
         # The canonical look of a text with these properties: only what shows in a text of its scripts.
         def look(properties, text)
           plain = text.ascii_only?
-          asian, complex = !plain && text.match?(Docx::Styles::EAST_ASIAN_TEXT), !plain && text.match?(Docx::Styles::COMPLEX_TEXT)
+          asian, complex =
+            !plain && text.match?(Docx::Styles::EAST_ASIAN_TEXT),
+            !plain && text.match?(Docx::Styles::COMPLEX_TEXT)
           @looks ||= {}.compare_by_identity
-          (@looks[properties] ||= {})[[asian, complex]] ||=
-            properties.reject { |name, _| (name.end_with?("-asian") && !asian) || (name.end_with?("-complex") && !complex) }.sort.map { |name, value| "#{name}:#{value}" }.join("|")
+          (@looks[properties] ||= {})[[asian, complex]] ||= properties
+            .reject do |name, _|
+              (name.end_with?("-asian") && !asian) || (name.end_with?("-complex") && !complex)
+            end
+            .sort
+            .map { |name, value| "#{name}:#{value}" }
+            .join("|")
         end
 
         private
@@ -190,7 +291,12 @@ module Glossema
               seen << style
               style = @styles[[family, Odf.value(style, "parent-style-name")]]
             end
-            seen.reverse_each { |one| result = result.merge(properties(one.element_children.find { |child| child.name == "text-properties" })) }
+            seen.reverse_each do |one|
+              result =
+                result.merge(
+                  properties(one.element_children.find { |child| child.name == "text-properties" })
+                )
+            end
             result
           end
         end
@@ -198,8 +304,14 @@ module Glossema
         def properties(node)
           return {} unless node
 
-          all = node.attribute_nodes.to_h { |attribute| [NAMES.fetch(attribute.node_name, attribute.node_name), attribute.value] }
-          all.reject { |name, _| name.match?(NOISE) || name.match?(ONLY_WITH_LINE) || name.end_with?("-pitch", "-charset", "-family-generic") }
+          all =
+            node.attribute_nodes.to_h do |attribute|
+              [NAMES.fetch(attribute.node_name, attribute.node_name), attribute.value]
+            end
+          all.reject do |name, _|
+            name.match?(NOISE) || name.match?(ONLY_WITH_LINE) ||
+              name.end_with?("-pitch", "-charset", "-family-generic")
+          end
         end
 
         def tag(node)
@@ -215,7 +327,8 @@ module Glossema
 
         NOISE = %w[soft-page-break].freeze
         STARTS = /-start\z/
-        MARKS = /\A(?:bookmark|reference-mark|change|toc-mark|alphabetical-index-mark|user-index-mark|annotation)(?:-start|-end)?\z|\Ahidden-/
+        MARKS =
+          /\A(?:bookmark|reference-mark|change|toc-mark|alphabetical-index-mark|user-index-mark|annotation)(?:-start|-end)?\z|\Ahidden-/
         TRANSPARENT = %w[meta].freeze
 
         attr_reader :node, :content
@@ -231,15 +344,19 @@ module Glossema
         PLAIN = /[^ \t\n]+(?: [^ \t\n]+)*/
 
         def write(content, _target_language)
-          return @node.content = content.text if @base.to_a.empty? && !content.coded? && content.text.match?(/\A#{PLAIN}\z/o)
+          return @node.content = content.text if @base.to_a.empty? && !content.coded? &&
+            content.text.match?(/\A#{PLAIN}\z/o)
 
           @node.children.each(&:unlink)
           parents, looks, used = [@node], [@base], {}
           @written = false
           content.well_formed.items.each do |item|
-            if item.is_a?(String) then put_text(item, looks.last || [], parents.last)
-            elsif item.alone? then put_alone(item, parents.last, used)
-            elsif item.key.start_with?("f") then item.open? ? looks.push(@originals[item.key]) : looks.pop
+            if item.is_a?(String)
+              put_text(item, looks.last || [], parents.last)
+            elsif item.alone?
+              put_alone(item, parents.last, used)
+            elsif item.key.start_with?("f")
+              item.open? ? looks.push(@originals[item.key]) : looks.pop
             elsif item.open?
               entry, inner = @originals[item.key]
               parents << entry.element.dup(2).tap { |shell| parents.last << shell }
@@ -259,15 +376,24 @@ module Glossema
             next [] unless child.element?
 
             case child.name
-            when "span" then span(child, names + [Odf.value(child, "style-name")].compact)
-            when "s" then [spaces(child, names)]
-            when "tab" then alone("tab", "tab", "\t", child)
-            when "line-break" then alone("break", "line break", "\n", child)
-            when "a" then [link(child, names)]
-            when *NOISE then []
-            when *TRANSPARENT then entries(child, names)
-            when MARKS then alone(child.name.match?(STARTS) ? "anchor-start" : "anchor-end", "", "", child, blank: @blank)
-            else other(child)
+            when "span"
+              span(child, names + [Odf.value(child, "style-name")].compact)
+            when "s"
+              [spaces(child, names)]
+            when "tab"
+              alone("tab", "tab", "\t", child)
+            when "line-break"
+              alone("break", "line break", "\n", child)
+            when "a"
+              [link(child, names)]
+            when *NOISE
+              []
+            when *TRANSPARENT
+              entries(child, names)
+            when MARKS
+              alone(child.name.match?(STARTS) ? "anchor-start" : "anchor-end", "", "", child, blank: @blank)
+            else
+              other(child)
             end
           end
         end
@@ -301,9 +427,12 @@ module Glossema
 
         def other(child)
           case child.name
-          when "note" then alone("footnote-mark", "footnote mark", "", child)
-          when "frame", "g", "rect", "custom-shape", "line", "control", "object", "image" then alone("picture", "picture", "", child, blank: @blank)
-          else alone("field", "#{child.name.tr('-', ' ')} #{child.text.strip}".strip[0, 30], "", child)
+          when "note"
+            alone("footnote-mark", "footnote mark", "", child)
+          when "frame", "g", "rect", "custom-shape", "line", "control", "object", "image"
+            alone("picture", "picture", "", child, blank: @blank)
+          else
+            alone("field", "#{child.name.tr("-", " ")} #{child.text.strip}".strip[0, 30], "", child)
           end
         end
 
@@ -330,7 +459,9 @@ module Glossema
           list << "italic" if added.call("font-style")
           list << "underline" if added.call("u")
           list << "strike" if added.call("strike")
-          list << (props["text-position"].start_with?("sub", "-") ? "sub" : "super") if added.call("text-position")
+          if added.call("text-position")
+            list << (props["text-position"].start_with?("sub", "-") ? "sub" : "super")
+          end
           list
         end
 
@@ -352,17 +483,24 @@ module Glossema
             single = @written && !@after_space
             parent << Nokogiri::XML::Text.new(" ", @node.document) if single
             rest = piece.length - (single ? 1 : 0)
-            parent << element("s").tap { |space| space["#{prefix}c"] = rest.to_s if rest > 1 } if rest.positive?
+            parent << element("s").tap do |space|
+              space["#{prefix}c"] = rest.to_s if rest > 1
+            end if rest.positive?
             @after_space = true
           else
-            parent << ({ "\t" => element("tab"), "\n" => element("line-break") }[piece] || Nokogiri::XML::Text.new(piece, @node.document))
+            parent << (
+              { "\t" => element("tab"), "\n" => element("line-break") }[piece] ||
+                Nokogiri::XML::Text.new(piece, @node.document)
+            )
             @after_space = false
           end
           @written = true
         end
 
         def put_alone(code, parent, used)
-          (@originals[code.key] || []).each { |_, original| parent << (used[code.key] ? original.dup : original) }
+          (@originals[code.key] || []).each do |_, original|
+            parent << (used[code.key] ? original.dup : original)
+          end
           used[code.key] = true
           # What takes no room in the text does not part one blank from the next.
           @after_space = false unless code.anchor? || code.type == "picture"
@@ -370,7 +508,9 @@ module Glossema
         end
 
         def prefix = "#{@node.namespace.prefix}:"
-        def element(name) = Nokogiri::XML::Node.new(name, @node.document).tap { |made| made.namespace = @node.namespace }
+
+        def element(name) =
+          Nokogiri::XML::Node.new(name, @node.document).tap { |made| made.namespace = @node.namespace }
       end
     end
   end

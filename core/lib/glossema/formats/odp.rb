@@ -1,5 +1,5 @@
-# ODP (also OTP): slides in their order with text, tables, charts and alternative texts; by option speaker notes, hidden slides
-# and masters.
+# ODP (also OTP): slides in their order with text, tables, charts and alternative texts; by option speaker
+# notes, hidden slides and masters.
 module Glossema
   module Formats
     class Odp < Odf
@@ -7,17 +7,31 @@ module Glossema
       EXTENSIONS = %w[odp otp].freeze
       MEDIA_TYPE = "application/vnd.oasis.opendocument.presentation".freeze
       BODY = "presentation".freeze
-      DEFAULTS = { "notes" => false, "hidden_slides" => false, "masters" => false, "alt_texts" => true, "title" => true }.freeze
+      DEFAULTS = {
+        "notes" => false,
+        "hidden_slides" => false,
+        "masters" => false,
+        "alt_texts" => true,
+        "title" => true
+      }.freeze
       HEADINGS = { "title" => "heading-1", "subtitle" => "heading-2" }.freeze
 
       def page(&block)
-        @places.select(&:paragraph).chunk_while { |one, other| slide_of(one) == slide_of(other) }.map do |places|
-          inner = places.reject { |place| place.unit.content.blank? }.map do |place|
-            tag = { "heading-1" => "h1", "heading-2" => "h2" }.fetch(place.unit.block, "p")
-            "<#{tag}>#{block.call(place.unit)}</#{tag}>"
+        @places
+          .select(&:paragraph)
+          .chunk_while { |one, other| slide_of(one) == slide_of(other) }
+          .map do |places|
+            inner =
+              places
+                .reject { |place| place.unit.content.blank? }
+                .map do |place|
+                  tag = { "heading-1" => "h1", "heading-2" => "h2" }.fetch(place.unit.block, "p")
+                  "<#{tag}>#{block.call(place.unit)}</#{tag}>"
+                end
+            "<section class=\"slide\"><p class=\"number\">#{slide_of(places.first)}</p>#{inner.join}</secti" \
+              "on>"
           end
-          "<section class=\"slide\"><p class=\"number\">#{slide_of(places.first)}</p>#{inner.join}</section>"
-        end.join("\n")
+          .join("\n")
       end
 
       private
@@ -30,20 +44,29 @@ module Glossema
           next if hidden?(page) && !@options["hidden_slides"]
 
           label = "slide #{index + 1}"
-          page.element_children.each { |shape| shape.name == "notes" ? notes(shape, label) : shape(shape, "content.xml", label) }
+          page.element_children.each do |shape|
+            shape.name == "notes" ? notes(shape, label) : shape(shape, "content.xml", label)
+          end
         end
         read_masters if @options["masters"]
       end
 
       def hidden?(page)
         name = Odf.value(page, "style-name")
-        style = parse("content.xml").at_xpath("//*[local-name()='style'][@*[local-name()='name']='#{name}']/*[local-name()='drawing-page-properties']")
+        style =
+          parse("content.xml").at_xpath(
+            "//*[local-name()='style'][@*[local-name()='name']='#{name}']/*[local-name()='drawing-page-prop" \
+              "erties']"
+          )
         style && Odf.value(style, "visibility") == "hidden"
       end
 
       def shape(node, part, label)
         kind = Odf.value(node, "class")
-        return if %w[page-number date-time header footer].include?(kind) && part == "content.xml" && node.text.strip.empty?
+        if %w[page-number date-time header footer].include?(kind) && part == "content.xml" &&
+            node.text.strip.empty?
+          return
+        end
 
         # Placeholders nobody has filled in show nothing.
         return if Odf.value(node, "placeholder") == "true" && part == "content.xml"
@@ -56,33 +79,59 @@ module Glossema
       def walk_shape(node, part, context)
         node.element_children.each do |child|
           case child.name
-          when "p", "h" then paragraph(child, part, context)
-          when "text-box", "list", "list-item", "list-header", "g", "frame", "custom-shape", "a" then walk_shape(child, part, context)
-          when "table" then walk_table(child, part, context.merge(block: "cell"))
-          when "title", "desc" then alt_text(child, part)
-          when "object" then object(child)
-          when *SKIPPED then next
-          else walk_shape(child, part, context)
+          when "p", "h"
+            paragraph(child, part, context)
+          when "text-box", "list", "list-item", "list-header", "g", "frame", "custom-shape", "a"
+            walk_shape(child, part, context)
+          when "table"
+            walk_table(child, part, context.merge(block: "cell"))
+          when "title", "desc"
+            alt_text(child, part)
+          when "object"
+            object(child)
+          when *SKIPPED
+            next
+          else
+            walk_shape(child, part, context)
           end
         end
       end
 
       def walk_table(table, part, context)
-        table.xpath(".//*[local-name()='table-row']").each_with_index do |row, r|
-          row.element_children.select { |cell| cell.name == "table-cell" }.each_with_index do |cell, c|
-            walk_shape(cell, part, context.merge(path: "#{context[:path]} · row #{r + 1} · column #{c + 1}", block: "cell"))
+        table
+          .xpath(".//*[local-name()='table-row']")
+          .each_with_index do |row, r|
+            row
+              .element_children
+              .select { |cell| cell.name == "table-cell" }
+              .each_with_index do |cell, c|
+                walk_shape(
+                  cell,
+                  part,
+                  context.merge(path: "#{context[:path]} · row #{r + 1} · column #{c + 1}", block: "cell")
+                )
+              end
           end
-        end
       end
 
       def notes(node, label)
         return unless @options["notes"]
 
-        node.element_children.each { |shape| walk_shape(shape, "content.xml", { where: "body", path: "notes of #{label}", block: "note" }) if Odf.value(shape, "class") == "notes" }
+        node.element_children.each do |shape|
+          if Odf.value(shape, "class") == "notes"
+            walk_shape(shape, "content.xml", { where: "body", path: "notes of #{label}", block: "note" })
+          end
+        end
       end
 
       def read_masters
-        parse("styles.xml").xpath("//*[local-name()='master-page']").each { |page| page.element_children.each { |node| shape(node, "styles.xml", "master #{Odf.value(page, 'name')}") unless node.name == "notes" } }
+        parse("styles.xml")
+          .xpath("//*[local-name()='master-page']")
+          .each do |page|
+            page.element_children.each do |node|
+              shape(node, "styles.xml", "master #{Odf.value(page, "name")}") unless node.name == "notes"
+            end
+          end
       end
     end
   end

@@ -1,4 +1,5 @@
-# ODT (also OTT): body, tables, lists, headers, footers, notes, text boxes, charts, alternative texts and the title.
+# ODT (also OTT): body, tables, lists, headers, footers, notes, text boxes, charts, alternative texts and the
+# title.
 module Glossema
   module Formats
     class Odt < Odf
@@ -6,7 +7,13 @@ module Glossema
       EXTENSIONS = %w[odt ott].freeze
       MEDIA_TYPE = "application/vnd.oasis.opendocument.text".freeze
       BODY = "text".freeze
-      DEFAULTS = { "headers" => true, "comments" => false, "hidden" => false, "alt_texts" => true, "title" => true }.freeze
+      DEFAULTS = {
+        "headers" => true,
+        "comments" => false,
+        "hidden" => false,
+        "alt_texts" => true,
+        "title" => true
+      }.freeze
 
       private
 

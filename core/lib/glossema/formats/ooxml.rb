@@ -1,11 +1,12 @@
-# What the office formats in OOXML share: parts and their relations, places of text in them, writing what changed, and the
-# comparison of all the rest.
+# What the office formats in OOXML share: parts and their relations, places of text in them, writing what
+# changed, and the comparison of all the rest.
 module Glossema
   module Formats
     class Ooxml < Package
       TYPES = "[Content_Types].xml".freeze
 
-      # A part that holds text. kind: body, header, footer, footnote, endnote, comment, slide, notes, chart, diagram, master.
+      # A part that holds text. kind: body, header, footer, footnote, endnote, comment, slide, notes, chart,
+      # diagram, master.
       Story = Struct.new(:path, :kind, :xml, :number, keyword_init: true)
 
       # Formats say FAMILY, a word of their content types ("wordprocessingml"), and DEFAULTS, their options.
@@ -28,13 +29,17 @@ module Glossema
         path = "_rels/.rels" if part.empty?
         return [] unless container.entry?(path)
 
-        container.xml(path).root.element_children.filter_map do |node|
-          next if node["TargetMode"] == "External"
+        container
+          .xml(path)
+          .root
+          .element_children
+          .filter_map do |node|
+            next if node["TargetMode"] == "External"
 
-          target = node["Target"].to_s
-          full = target.start_with?("/") ? target[1..] : File.expand_path(target, "/#{folder}")[1..]
-          { type: node["Type"].to_s.split("/").last, target: full, id: node["Id"] }
-        end
+            target = node["Target"].to_s
+            full = target.start_with?("/") ? target[1..] : File.expand_path(target, "/#{folder}")[1..]
+            { type: node["Type"].to_s.split("/").last, target: full, id: node["Id"] }
+          end
       end
 
       attr_reader :stories
@@ -42,7 +47,9 @@ module Glossema
       def initialize(bytes, name, options)
         super
         @main = self.class.main_path(@container)
-        raise Refused.new("damaged", "#{name} is damaged: its main part is missing.") unless @main && @container.entry?(@main)
+        unless @main && @container.entry?(@main)
+          raise Refused.new("damaged", "#{name} is damaged: its main part is missing.")
+        end
 
         @relations = self.class.relations(@container, @main)
         read
@@ -53,14 +60,23 @@ module Glossema
       # What stands around the text of a part, as a string to compare.
       def frame(path)
         xml = container.xml(path).dup
-        xml.xpath("//*[local-name()='p']").each { |node| node.element_children.each { |child| child.unlink unless %w[pPr endParaRPr].include?(child.name) } }
-        xml.xpath("//*[local-name()='cNvPr' or local-name()='docPr']").each { |node| %w[descr title].each { |name| node.remove_attribute(name) } }
+        xml
+          .xpath("//*[local-name()='p']")
+          .each do |node|
+            node.element_children.each { |child| child.unlink unless %w[pPr endParaRPr].include?(child.name) }
+          end
+        xml
+          .xpath("//*[local-name()='cNvPr' or local-name()='docPr']")
+          .each { |node| %w[descr title].each { |name| node.remove_attribute(name) } }
         xml.xpath("//*[local-name()='title']").each { |node| node.content = "" } if path == title_path
         xml.canonicalize
       end
 
       def relation_target(part, id)
-        (@targets ||= {})[part] ||= self.class.relations(container, part).to_h { |relation| [relation[:id], relation[:target]] }
+        (@targets ||= {})[part] ||= self
+          .class
+          .relations(container, part)
+          .to_h { |relation| [relation[:id], relation[:target]] }
         @targets[part][id]
       end
 
@@ -69,7 +85,10 @@ module Glossema
       # The relations of a part of one type, as full paths that exist.
       def related(part, type)
         list = part == @main ? @relations : self.class.relations(container, part)
-        list.select { |relation| relation[:type] == type && container.entry?(relation[:target]) }.map { |relation| relation[:target] }.uniq
+        list
+          .select { |relation| relation[:type] == type && container.entry?(relation[:target]) }
+          .map { |relation| relation[:target] }
+          .uniq
       end
 
       # Takes alternative text and title of a picture or shape.
@@ -81,56 +100,91 @@ module Glossema
           text = attribute&.value.to_s
           next if !text.match?(/\p{L}/) || text.match?(/\A\S+\.(?:png|jpe?g|gif|emf|wmf|svg|bmp|tiff?)\z/i)
 
-          unit = Unit.new(id: "#{short(story.path)}:alt#{@counters[:alt] += 1}", path: name == "descr" ? "alternative text of a picture" : "title of a picture", block: "alt-text", content: Content.text(text))
+          unit =
+            Unit.new(
+              id: "#{short(story.path)}:alt#{@counters[:alt] += 1}",
+              path: name == "descr" ? "alternative text of a picture" : "title of a picture",
+              block: "alt-text",
+              content: Content.text(text)
+            )
           @places << Place.new(unit: unit, attribute: attribute, part: story.path)
         end
       end
 
-      def title_path = self.class.relations(container, "").find { |relation| relation[:type] == "core-properties" }&.fetch(:target)
+      def title_path =
+        self
+          .class
+          .relations(container, "")
+          .find { |relation| relation[:type] == "core-properties" }
+          &.fetch(:target)
 
       def read_title
         path = title_path
         node = path && container.entry?(path) && parse(path).at_xpath("//*[local-name()='title']")
         return unless node && node.text.match?(/\p{L}/)
 
-        unit = Unit.new(id: "title", path: "title of the document", block: "property", content: Content.text(node.text))
+        unit =
+          Unit.new(
+            id: "title",
+            path: "title of the document",
+            block: "property",
+            content: Content.text(node.text)
+          )
         @places << Place.new(unit: unit, attribute: node, part: path)
       end
 
-      # A part of DrawingML text (a chart, a diagram, a slide): every paragraph in order is a unit. The block is given each
-      # paragraph's node and answers [block, path] of its unit, or nil to pass it over.
+      # A part of DrawingML text (a chart, a diagram, a slide): every paragraph in order is a unit. The block
+      # is given each paragraph's node and answers [block, path] of its unit, or nil to pass it over.
       def read_drawing(story)
-        story.xml.root.xpath(".//*[local-name()='p']").each do |node|
-          paragraph = Drawing.new(node, ->(id) { link_target(story.path, id) })
-          block, path = yield(node)
-          next unless block
+        story
+          .xml
+          .root
+          .xpath(".//*[local-name()='p']")
+          .each do |node|
+            paragraph = Drawing.new(node, ->(id) { link_target(story.path, id) })
+            block, path = yield(node)
+            next unless block
 
-          unit = Unit.new(id: "#{short(story.path)}:#{@counters[story.path] += 1}", path: path, block: block, content: paragraph.content, look: paragraph.look)
-          @places << Place.new(unit: unit, paragraph: paragraph, mirrors: [], part: story.path)
-        end
+            unit =
+              Unit.new(
+                id: "#{short(story.path)}:#{@counters[story.path] += 1}",
+                path: path,
+                block: block,
+                content: paragraph.content,
+                look: paragraph.look
+              )
+            @places << Place.new(unit: unit, paragraph: paragraph, mirrors: [], part: story.path)
+          end
       end
 
       # Charts and diagrams of a part; the drawn copy of a diagram repeats its texts.
       def read_graphics(part)
         related(part, "chart").each do |path|
-          read_drawing(Story.new(path: path, kind: "chart", xml: parse(path))) { ["chart", "text of a chart"] }
+          read_drawing(Story.new(path: path, kind: "chart", xml: parse(path))) do
+            ["chart", "text of a chart"]
+          end
         end
         drawn = related(part, "diagramDrawing")
         related(part, "diagramData").each_with_index do |path, index|
           from = @places.size
-          read_drawing(Story.new(path: path, kind: "diagram", xml: parse(path))) { ["diagram", "text of a diagram"] }
+          read_drawing(Story.new(path: path, kind: "diagram", xml: parse(path))) do
+            ["diagram", "text of a diagram"]
+          end
           mirror(drawn[index], @places[from..]) if drawn[index]
         end
       end
 
       def mirror(path, shown)
         waiting = shown.group_by { |place| place.unit.content.text }
-        parse(path).root.xpath(".//*[local-name()='p']").each do |node|
-          repeat = Drawing.new(node, ->(id) { link_target(path, id) })
-          twins = waiting[repeat.content.text] or next
-          place = twins.size > 1 ? twins.shift : twins.first
-          place.mirrors << Place.new(paragraph: repeat, part: path)
-        end
+        parse(path)
+          .root
+          .xpath(".//*[local-name()='p']")
+          .each do |node|
+            repeat = Drawing.new(node, ->(id) { link_target(path, id) })
+            twins = waiting[repeat.content.text] or next
+            place = twins.size > 1 ? twins.shift : twins.first
+            place.mirrors << Place.new(paragraph: repeat, part: path)
+          end
       end
 
       def link_target(part, id)
@@ -138,7 +192,11 @@ module Glossema
         @links[part] ||= begin
           folder, file = File.split(part)
           path = "#{folder}/_rels/#{file}.rels"
-          container.entry?(path) ? parse(path).root.element_children.to_h { |node| [node["Id"], node["Target"]] } : {}
+          if container.entry?(path)
+            parse(path).root.element_children.to_h { |node| [node["Id"], node["Target"]] }
+          else
+            {}
+          end
         end
         @links[part][id] || id
       end

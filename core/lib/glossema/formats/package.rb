@@ -1,5 +1,6 @@
-# What all formats share that are a ZIP of XML parts: places of text in the parts, writing what changed, and the comparison of
-# all the rest. Formats say DEFAULTS, their options, and `frame(path)`, what stands around the text of a part.
+# What all formats share that are a ZIP of XML parts: places of text in the parts, writing what changed, and
+# the comparison of all the rest. Formats say DEFAULTS, their options, and `frame(path)`, what stands around
+# the text of a part.
 module Glossema
   module Formats
     class Package
@@ -31,15 +32,16 @@ module Glossema
       # The document as HTML; formats say `page`.
       def preview(&block) = unspent.page(&block)
 
-      # Parts that differ from those of the other file although nothing in them was to be translated; for parts with text,
-      # whether anything but the text differs.
+      # Parts that differ from those of the other file although nothing in them was to be translated; for
+      # parts with text, whether anything but the text differs.
       def untouched(other)
         textual = @places.flat_map { |place| [place, *place.mirrors].map(&:part) }.uniq
         names = container.entries
         return ["the list of parts"] if names != other.container.entries
 
         names.reject do |name|
-          container.read(name) == other.container.read(name) || (textual.include?(name) && frame(name) == other.frame(name))
+          container.read(name) == other.container.read(name) ||
+            (textual.include?(name) && frame(name) == other.frame(name))
         end
       end
 
@@ -48,13 +50,27 @@ module Glossema
         parts = {}
         @places.each do |place|
           content = contents[place.unit.id] or next
-          if place.attribute then place.attribute.content = content.text
-          else place.paragraph.write(content, target_language)
+          if place.attribute
+            place.attribute.content = content.text
+          else
+            place.paragraph.write(content, target_language)
           end
           place.mirrors&.each { |mirror| mirror.paragraph.write(content, target_language) }
           [place, *place.mirrors].each { |changed| parts[changed.part] = true }
         end
-        parts.to_h { |path, _| [path, @parsed.fetch(path).then { |xml| xml.to_xml(encoding: xml.encoding || "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML) }] }
+        parts.to_h do |path, _|
+          [
+            path,
+            @parsed
+              .fetch(path)
+              .then do |xml|
+                xml.to_xml(
+                  encoding: xml.encoding || "UTF-8",
+                  save_with: Nokogiri::XML::Node::SaveOptions::AS_XML
+                )
+              end
+          ]
+        end
       end
 
       private

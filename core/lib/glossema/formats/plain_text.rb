@@ -19,15 +19,22 @@ module Glossema
         block = @options["paragraphs"] == "blank-line"
         divider = block ? /((?:#{LINE_END})(?:[ \t]*(?:#{LINE_END}))+)/ : /(#{LINE_END})/
         number, at = 0, 0
-        @text.split(divider, -1).reject(&:empty?).each_with_index do |piece, index|
-          from, at = at, at + piece.bytesize
-          next unless piece.match?(/[^[:space:]]/)
+        @text
+          .split(divider, -1)
+          .reject(&:empty?)
+          .each_with_index do |piece, index|
+            from, at = at, at + piece.bytesize
+            next unless piece.match?(/[^[:space:]]/)
 
-          number += 1
-          place("l#{index}", from, at, Content.text(block ? piece.gsub(LINE_END, "\n") : piece), path: "#{block ? 'paragraph' : 'line'} #{number}") do |content|
-            content.text.gsub("\n", block ? line_end : " ")
+            number += 1
+            place(
+              "l#{index}",
+              from,
+              at,
+              Content.text(block ? piece.gsub(LINE_END, "\n") : piece),
+              path: "#{block ? "paragraph" : "line"} #{number}"
+            ) { |content| content.text.gsub("\n", block ? line_end : " ") }
           end
-        end
       end
     end
   end

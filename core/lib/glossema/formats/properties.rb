@@ -15,8 +15,10 @@ module Glossema
       def scan
         scanner, note = StringScanner.new(@text), []
         until scanner.eos?
-          if scanner.skip(/[ \t\f]*(?:\r\n|\n|\r)/) then note.clear
-          elsif scanner.scan(/[ \t\f]*[#!]([^\r\n]*)(?:\r\n|\n|\r|\z)/) then note << scanner[1].strip
+          if scanner.skip(/[ \t\f]*(?:\r\n|\n|\r)/)
+            note.clear
+          elsif scanner.scan(/[ \t\f]*[#!]([^\r\n]*)(?:\r\n|\n|\r|\z)/)
+            note << scanner[1].strip
           else
             scanner.skip(/[ \t\f]*/)
             key = scanner.scan(/(?:[^\s=:\\]|\\(?:\r\n|.))+/m).to_s
@@ -31,19 +33,42 @@ module Glossema
       end
 
       def decode(raw)
-        raw.gsub(/\\(?:u+(\h{4})|(?:\r\n|\n|\r)[ \t\f]*|(.))/m) do
-          code, char = Regexp.last_match.captures
-          if code then [code.hex].pack("n").force_encoding("UTF-16BE").then { |unit| code.hex.between?(0xD800, 0xDFFF) ? "\\u#{code}" : unit.encode("UTF-8") }
-          elsif char then ESCAPES.fetch(char, char)
-          else ""
+        raw
+          .gsub(/\\(?:u+(\h{4})|(?:\r\n|\n|\r)[ \t\f]*|(.))/m) do
+            code, char = Regexp.last_match.captures
+            if code
+              [code.hex].pack("n")
+                .force_encoding("UTF-16BE")
+                .then { |unit| code.hex.between?(0xD800, 0xDFFF) ? "\\u#{code}" : unit.encode("UTF-8") }
+            elsif char
+              ESCAPES.fetch(char, char)
+            else
+              ""
+            end
           end
-        end.gsub(/\\u([dD][89abAB]\h\h)\\u([dD][c-fC-F]\h\h)/) { [0x10000 + ((Regexp.last_match(1).hex - 0xD800) << 10) + Regexp.last_match(2).hex - 0xDC00].pack("U") }
+          .gsub(/\\u([dD][89abAB]\h\h)\\u([dD][c-fC-F]\h\h)/) do
+            [0x10000 + ((Regexp.last_match(1).hex - 0xD800) << 10) + Regexp.last_match(2).hex - 0xDC00].pack(
+              "U"
+            )
+          end
       end
 
       # Files that are pure ASCII keep to escapes, as the oldest readers of them need.
       def encoded(text)
-        out = text.gsub(/[\\\n\t\r\f]/, "\\" => "\\\\", "\n" => "\\n", "\t" => "\\t", "\r" => "\\r", "\f" => "\\f").sub(/\A /, "\\ ")
-        @text.ascii_only? && @source.encoding == "UTF-8" ? out.gsub(/[^\x00-\x7F]/) { |char| escaped(char) } : out
+        out =
+          text.gsub(
+            /[\\\n\t\r\f]/,
+            "\\" => "\\\\",
+            "\n" => "\\n",
+            "\t" => "\\t",
+            "\r" => "\\r",
+            "\f" => "\\f"
+          ).sub(/\A /, "\\ ")
+        if @text.ascii_only? && @source.encoding == "UTF-8"
+          out.gsub(/[^\x00-\x7F]/) { |char| escaped(char) }
+        else
+          out
+        end
       end
 
       def escaped(char) = char.encode("UTF-16BE").unpack("n*").map { |unit| format("\\u%04X", unit) }.join

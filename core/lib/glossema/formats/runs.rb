@@ -1,16 +1,17 @@
-# Runs of formatted text, as office formats keep them, made into a Content: runs of one look are one text, and only what a
-# reader sees becomes a code. Including classes say what a look is:
-#   look_of(props, text) → canonical look of these properties in a text of its scripts; "" for the text leaves scripts aside
+# Runs of formatted text, as office formats keep them, made into a Content: runs of one look are one text, and
+# only what a reader sees becomes a code. Including classes say what a look is:
+#   look_of(props, text) → canonical look of these properties in a text of its scripts; "" for the text leaves
+#   scripts aside
 #   words_of(props, base) → words for a preview; plain_props → properties of a run without settings of its own
 #   shows_on_space?(text) → does its look show on white space?
 module Glossema
   module Formats
     module Runs
-      # Text with a look: properties of the run it came from, its look among the scripts of this paragraph, and its look
-      # whatever the script, which the proof compares.
+      # Text with a look: properties of the run it came from, its look among the scripts of this paragraph,
+      # and its look whatever the script, which the proof compares.
       Text = Struct.new(:text, :run, :props, :look, :plain_look)
-      # A code that stands alone; nodes: what is written for it, each [properties of its run or nil, node], or [:bare, node] for
-      # one that stands outside runs.
+      # A code that stands alone; nodes: what is written for it, each [properties of its run or nil, node], or
+      # [:bare, node] for one that stands outside runs.
       Alone = Struct.new(:type, :display, :equiv, :nodes)
       # A container with entries inside.
       Wrap = Struct.new(:type, :display, :wrap, :element, :before, :after, :entries)
@@ -20,8 +21,10 @@ module Glossema
 
       # An element in one canonical form. The standard one walks the whole document for it, each time.
       def self.canonical(node)
-        attributes = node.attribute_nodes.map { |attribute| "#{attribute.node_name}=#{attribute.value}" }.sort.join(" ")
-        "<#{node.name} #{attributes}>#{node.children.map { |child| child.element? ? canonical(child) : child.text }.join}"
+        attributes =
+          node.attribute_nodes.map { |attribute| "#{attribute.node_name}=#{attribute.value}" }.sort.join(" ")
+        "<#{node.name} #{attributes}>" \
+          "#{node.children.map { |child| child.element? ? canonical(child) : child.text }.join}"
       end
 
       # Each child element; a set of nodes costs thrice as much.
@@ -36,7 +39,8 @@ module Glossema
 
       private
 
-      # entries of a paragraph → Content. Sets @look, @base and @originals (what each code stands for, by key).
+      # entries of a paragraph → Content. Sets @look, @base and @originals (what each code stands for, by
+      # key).
       def content_of(entries)
         @originals = {}
         @text = every_text(entries).map(&:text).join
@@ -47,7 +51,8 @@ module Glossema
         Content.new(linear(entries, base)).renumber
       end
 
-      # Joins neighbouring text of one look; white space takes the look of what stands before it where that cannot be seen.
+      # Joins neighbouring text of one look; white space takes the look of what stands before it where that
+      # cannot be seen.
       def settle(entries)
         entries.grep(Wrap).each { |wrap| settle(wrap.entries) }
         texts = entries.grep(Text)
@@ -58,11 +63,16 @@ module Glossema
           neighbour = index.positive? ? texts[index - 1] : texts[index + 1]
           next if neighbour.nil? || shows_on_space?(neighbour)
 
-          text.look, text.plain_look, text.run, text.props = neighbour.look, neighbour.plain_look, neighbour.run, neighbour.props
+          text.look, text.plain_look, text.run, text.props =
+            neighbour.look,
+            neighbour.plain_look,
+            neighbour.run,
+            neighbour.props
         end
       end
 
-      # The text whose look needs the fewest codes for the rest; then the look without run settings, then the commonest.
+      # The text whose look needs the fewest codes for the rest; then the look without run settings, then the
+      # commonest.
       def dominant(entries)
         texts = every_text(entries, own: true)
         texts = every_text(entries) if texts.empty?
@@ -70,27 +80,36 @@ module Glossema
 
         plain = look_of(plain_props, @text)
         sequence = texts.map(&:look).chunk_while { |one, other| one == other }.map(&:first)
-        weights = texts.group_by(&:look).transform_values { |list| list.sum { |text| text.text.count("^ \t\n\u00a0\u3000") } }
-        look = weights.keys.min_by { |candidate| [sequence.count { |other| other != candidate }, candidate == plain ? 0 : 1, -weights[candidate]] }
+        weights =
+          texts
+            .group_by(&:look)
+            .transform_values { |list| list.sum { |text| text.text.count("^ \t\n\u00a0\u3000") } }
+        look =
+          weights.keys.min_by do |candidate|
+            [sequence.count { |other| other != candidate }, candidate == plain ? 0 : 1, -weights[candidate]]
+          end
         texts.find { |text| text.look == look }
       end
 
       def every_text(entries, own: false)
-        entries.flat_map { |entry| entry.is_a?(Text) ? [entry] : (entry.is_a?(Wrap) && !own ? every_text(entry.entries) : []) }
+        entries.flat_map do |entry|
+          entry.is_a?(Text) ? [entry] : (entry.is_a?(Wrap) && !own ? every_text(entry.entries) : [])
+        end
       end
 
       def linear(entries, base)
         items, open, open_shows, look, waiting = [], nil, false, nil, []
-        close = lambda do
-          # White space at the edge of a look that does not show on it stays outside.
-          space = open && !open_shows && items.last.is_a?(String) && items.last[/[[:space:]]+\z/]
-          items[-1] = items.last.delete_suffix(space) if space
-          items << open.with(kind: :close) if open
-          items << space if space
-          open = nil
-          items.concat(waiting)
-          waiting = []
-        end
+        close =
+          lambda do
+            # White space at the edge of a look that does not show on it stays outside.
+            space = open && !open_shows && items.last.is_a?(String) && items.last[/[[:space:]]+\z/]
+            items[-1] = items.last.delete_suffix(space) if space
+            items << open.with(kind: :close) if open
+            items << space if space
+            open = nil
+            items.concat(waiting)
+            waiting = []
+          end
         lead = nil
         entries.each do |entry|
           case entry
@@ -110,7 +129,8 @@ module Glossema
             end
             items << (lead && open ? entry.text.delete_prefix(lead) : entry.text)
             lead = nil
-          when Alone then waiting << alone_code(entry)
+          when Alone
+            waiting << alone_code(entry)
           when Wrap
             close.call
             items.concat(wrap_items(entry, base))
@@ -127,18 +147,47 @@ module Glossema
 
       def format_code(text, base)
         words = words_of(text.props, base ? base.props : {})
-        Code.new(id: 0, kind: :open, key: key("f", text.run), type: "format", display: words.empty? ? "formatting" : words.join(" "), equiv: "", style: text.plain_look, css: words.join(" "))
+        Code.new(
+          id: 0,
+          kind: :open,
+          key: key("f", text.run),
+          type: "format",
+          display: words.empty? ? "formatting" : words.join(" "),
+          equiv: "",
+          style: text.plain_look,
+          css: words.join(" ")
+        )
       end
 
       def alone_code(entry)
-        Code.new(id: 0, kind: :alone, key: key(entry.type.start_with?("anchor") ? "a" : "o", entry.nodes), type: entry.type, display: entry.display, equiv: entry.equiv,
-                 css: entry.type.start_with?("anchor") || %w[picture object].include?(entry.type) ? "hidden" : nil)
+        Code.new(
+          id: 0,
+          kind: :alone,
+          key: key(entry.type.start_with?("anchor") ? "a" : "o", entry.nodes),
+          type: entry.type,
+          display: entry.display,
+          equiv: entry.equiv,
+          css: entry.type.start_with?("anchor") || %w[picture object].include?(entry.type) ? "hidden" : nil
+        )
       end
 
       def wrap_items(entry, base)
         inner = dominant(entry.entries) || base
-        open = Code.new(id: 0, kind: :open, key: key("w", [entry, inner&.run]), type: entry.type, display: entry.display, equiv: "", style: inner&.plain_look, wrap: entry.wrap,
-                        css: [entry.type == "link" ? "link" : nil, *(inner && base ? words_of(inner.props, base.props) : [])].compact.uniq.join(" "))
+        open =
+          Code.new(
+            id: 0,
+            kind: :open,
+            key: key("w", [entry, inner&.run]),
+            type: entry.type,
+            display: entry.display,
+            equiv: "",
+            style: inner&.plain_look,
+            wrap: entry.wrap,
+            css: [
+              entry.type == "link" ? "link" : nil,
+              *(inner && base ? words_of(inner.props, base.props) : [])
+            ].compact.uniq.join(" ")
+          )
         [open, *linear(entry.entries, inner), open.with(kind: :close)]
       end
     end

@@ -1,5 +1,6 @@
-# What all formats share that are text: places of units in the characters of the file, and writing by replacing nothing but
-# these. Formats say DEFAULTS, their options, and `scan`, which calls `place` for each unit it finds.
+# What all formats share that are text: places of units in the characters of the file, and writing by
+# replacing nothing but these. Formats say DEFAULTS, their options, and `scan`, which calls `place` for each
+# unit it finds.
 require "strscan"
 require "zlib"
 
@@ -7,8 +8,8 @@ module Glossema
   module Formats
     class TextFile
       DEFAULTS = {}.freeze
-      # Where a unit stands: from…to are byte offsets in the text; write: given a Content (and a state), answers the text to
-      # put there, or a list of [from, to, text].
+      # Where a unit stands: from…to are byte offsets in the text; write: given a Content (and a state),
+      # answers the text to put there, or a list of [from, to, text].
       Place = Struct.new(:unit, :from, :to, :write, keyword_init: true)
 
       def self.read(bytes, name:, options: {}) = new(bytes, name, options)
@@ -25,7 +26,10 @@ module Glossema
         @places, @free, @embedded = [], [], []
         scan
         # Units of files inside this one stand where those stand.
-        inner = @embedded.flat_map { |from, _, file, prefix| file.units.map { |unit| [from, unit.dup.tap { |copy| copy.id = "#{prefix}#{unit.id}" }] } }
+        inner =
+          @embedded.flat_map do |from, _, file, prefix|
+            file.units.map { |unit| [from, unit.dup.tap { |copy| copy.id = "#{prefix}#{unit.id}" }] }
+          end
         own = @places.map { |place| [place.from, place.unit] }
         @units = in_order(own + inner).map(&:last)
       end
@@ -37,10 +41,16 @@ module Glossema
       def bilingual? = false
 
       def write(contents, target_language: nil, states: {})
-        edits = @places.select { |place| contents.key?(place.unit.id) }.flat_map { |place| edits_of(place, contents[place.unit.id], states[place.unit.id]) }
+        edits =
+          @places
+            .select { |place| contents.key?(place.unit.id) }
+            .flat_map { |place| edits_of(place, contents[place.unit.id], states[place.unit.id]) }
         edits.concat(further_edits(contents, target_language)) if contents.any?
         @embedded.each do |from, to, file, prefix|
-          inside = contents.select { |id, _| id.start_with?(prefix) }.transform_keys { |id| id.delete_prefix(prefix) }
+          inside =
+            contents
+              .select { |id, _| id.start_with?(prefix) }
+              .transform_keys { |id| id.delete_prefix(prefix) }
           edits << [from, to, file.write(inside).dup.force_encoding("UTF-8")] if inside.any?
         end
         edits.empty? ? @bytes : encode(replaced(0, @text.bytesize, edits))
@@ -56,12 +66,16 @@ module Glossema
         return [] if one == two
 
         at = one.each_char.zip(two.each_char).index { |a, b| a != b } || [one.length, two.length].min
-        ["the text around the translation (near “#{one[[at - 10, 0].max, 30].gsub(/\s+/, ' ')}”)"]
+        ["the text around the translation (near “#{one[[at - 10, 0].max, 30].gsub(/\s+/, " ")}”)"]
       end
 
       # The text without what was to be translated.
       def skeleton
-        ranges = (@places.map { |place| [place.from, place.to] } + @free + @embedded.map { |from, to, *| [from, to] }).sort
+        ranges =
+          (
+            @places.map { |place| [place.from, place.to] } + @free +
+              @embedded.map { |from, to, *| [from, to] }
+          ).sort
         out, at = +"", 0
         ranges.each do |from, to|
           out << slice(at, from) if from > at
@@ -98,18 +112,43 @@ module Glossema
       # The text from…to with those edits in it that lie inside.
       def replaced(from, to, edits)
         out, at = +"", from
-        edits.sort_by.with_index { |(start, finish, _), index| [start, -finish, index] }.each do |start, finish, put|
-          next if start < at || finish > to
+        edits
+          .sort_by
+          .with_index { |(start, finish, _), index| [start, -finish, index] }
+          .each do |start, finish, put|
+            next if start < at || finish > to
 
-          out << slice(at, start) << put
-          at = finish
-        end
+            out << slice(at, start) << put
+            at = finish
+          end
         out << slice(at, to)
       end
 
-      def place(id, from, to, content, block: "line", path: id, note: nil, limit: nil, key: nil, **more, &write)
+      def place(
+        id,
+        from,
+        to,
+        content,
+        block: "line",
+        path: id,
+        note: nil,
+        limit: nil,
+        key: nil,
+        **more,
+        &write
+      )
         note = nil if note.to_s.strip.empty?
-        unit = Unit.new(id: id, path: path, block: block, content: content, note: note, limit: limit, key: key, **more)
+        unit =
+          Unit.new(
+            id: id,
+            path: path,
+            block: block,
+            content: content,
+            note: note,
+            limit: limit,
+            key: key,
+            **more
+          )
         @places << Place.new(unit: unit, from: from, to: to, write: write)
         unit
       end

@@ -1,4 +1,5 @@
-# TMX as a file to translate: each unit's text in the source language with the one in the target language, if it has one.
+# TMX as a file to translate: each unit's text in the source language with the one in the target language, if
+# it has one.
 module Glossema
   module Formats
     class TmxFile < Xliff
@@ -8,7 +9,10 @@ module Glossema
       DEFAULTS = { "target_language" => "", "encoding" => "" }.freeze
 
       def self.recognises?(bytes, _name)
-        EncodedText.text?(bytes) && EncodedText.head(bytes).match?(/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*|<!DOCTYPE[^>]*>\s*)*<tmx\b/m)
+        EncodedText.text?(bytes) &&
+          EncodedText.head(bytes).match?(
+            /\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*|<!DOCTYPE[^>]*>\s*)*<tmx\b/m
+          )
       end
 
       def source_language
@@ -24,15 +28,30 @@ module Glossema
 
       def canonical(tag)
         parts = tag.to_s.tr("_", "-").split("-")
-        [parts.first.to_s.downcase, *parts.drop(1).map { |part| part.length == 2 ? part.upcase : part }].join("-")
+        [parts.first.to_s.downcase, *parts.drop(1).map { |part| part.length == 2 ? part.upcase : part }].join(
+          "-"
+        )
       end
 
       def language_of(tuv) = canonical(tuv["xml:lang"] || tuv["lang"])
       def texts = @texts ||= tree.every("tu")
-      def others = texts.first(50).flat_map { |tu| tu.all("tuv").map { |tuv| language_of(tuv) } }.tally.sort_by { |_, count| -count }.map(&:first).reject { |tag| source_language && Languages.same?(tag, source_language) }
+
+      def others =
+        texts
+          .first(50)
+          .flat_map { |tu| tu.all("tuv").map { |tuv| language_of(tuv) } }
+          .tally
+          .sort_by { |_, count| -count }
+          .map(&:first)
+          .reject { |tag| source_language && Languages.same?(tag, source_language) }
 
       def walk(_tree, _context)
-        raise Refused.new("language-missing", "#{@name} names no source language; it cannot be translated as a file.") unless source_language
+        unless source_language
+          raise Refused.new(
+            "language-missing",
+            "#{@name} names no source language; it cannot be translated as a file."
+          )
+        end
 
         texts.each_with_index { |tu, index| text(tu, index + 1) }
       end
@@ -43,19 +62,34 @@ module Glossema
         tuv = target_language && pick(variants, target_language)
         target = tuv&.child("seg")
         notes = tu.all("note").map { |note| note.inner_text.strip }
-        facts = { note: notes.join(" · "), key: tu["tuid"], path: "unit #{tu['tuid'] || number}" }
-        take(unique("u#{tu['tuid'] || number}"), source, target, facts, target && "translated", []) do |content, _state|
+        facts = { note: notes.join(" · "), key: tu["tuid"], path: "unit #{tu["tuid"] || number}" }
+        take(
+          unique("u#{tu["tuid"] || number}"),
+          source,
+          target,
+          facts,
+          target && "translated",
+          []
+        ) do |content, _state|
           next [[target.open_to, target.inner_to, markup(content)]] if target&.close_from
           next [[target.from, target.to, "<seg>#{markup(content)}</seg>"]] if target
 
           last = variants.last
-          [[last.to, last.to, "#{gap_before(last)}<tuv xml:lang=\"#{target_language}\"><seg>#{markup(content)}</seg></tuv>"]]
+          [
+            [
+              last.to,
+              last.to,
+              "#{gap_before(last)}<tuv xml:lang=\"#{target_language}\"><seg>#{markup(content)}</seg></tuv>"
+            ]
+          ]
         end
         # A variant that is added stands after the others.
         tuv ? @free << [tuv.from, tuv.to] : @free << [variants.last.to, variants.last.to]
       end
 
-      def pick(variants, tag) = variants.find { |tuv| language_of(tuv).casecmp?(tag) } || variants.find { |tuv| Languages.same?(language_of(tuv), tag) }
+      def pick(variants, tag) =
+        variants.find { |tuv| language_of(tuv).casecmp?(tag) } ||
+          variants.find { |tuv| Languages.same?(language_of(tuv), tag) }
 
       def number(node) = node["x"] || node["i"] || node["type"]
       def tie(node) = node["i"]

@@ -1,4 +1,5 @@
-# WebVTT: the text of each cue; header, notes, styles, regions, times and settings stay, markup and line breaks are codes.
+# WebVTT: the text of each cue; header, notes, styles, regions, times and settings stay, markup and line
+# breaks are codes.
 module Glossema
   module Formats
     class Webvtt < Subrip
@@ -9,24 +10,36 @@ module Glossema
       STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);|\r\n|\n|\r}i
 
       def self.recognises?(bytes, name)
-        EncodedText.text?(bytes) && (EncodedText.head(bytes, 100).match?(/\AWEBVTT(?:[ \t\r\n]|\z)/) || ending?(name))
+        EncodedText.text?(bytes) &&
+          (EncodedText.head(bytes, 100).match?(/\AWEBVTT(?:[ \t\r\n]|\z)/) || ending?(name))
       end
 
       private
 
       def scan
         number, at = 0, 0
-        @text.split(/((?>\r\n|\n|\r)[ \t]*(?:(?>\r\n|\n|\r)[ \t]*)+)/).each do |block|
-          from, at = at, at + block.bytesize
-          next if block.match?(/\A(?:WEBVTT|NOTE|STYLE|REGION)\b/) || !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})[^\r\n]*(?:\r\n|\n|\r)/o))
+        @text
+          .split(/((?>\r\n|\n|\r)[ \t]*(?:(?>\r\n|\n|\r)[ \t]*)+)/)
+          .each do |block|
+            from, at = at, at + block.bytesize
+            if block.match?(/\A(?:WEBVTT|NOTE|STYLE|REGION)\b/) ||
+                !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})[^\r\n]*(?:\r\n|\n|\r)/o))
+              next
+            end
 
-          number += 1
-          start = from + match[0].bytesize
-          text = slice(start, at)
-          next if text.strip.empty?
+            number += 1
+            start = from + match[0].bytesize
+            text = slice(start, at)
+            next if text.strip.empty?
 
-          take("c#{number}", start, at - text[/\s*\z/].bytesize, "cue #{number} · #{match[1].gsub(/[ \t]+/, ' ').sub('-->', '→')}", STYLE)
-        end
+            take(
+              "c#{number}",
+              start,
+              at - text[/\s*\z/].bytesize,
+              "cue #{number} · #{match[1].gsub(/[ \t]+/, " ").sub("-->", "→")}",
+              STYLE
+            )
+          end
         damaged("there is no cue in it") if number.zero? && !@text.match?(/\AWEBVTT/)
       end
 
@@ -35,9 +48,12 @@ module Glossema
         unit = @places.last&.unit
         return unless unit&.id == id
 
-        unit.content = Content.new(unit.content.items.map { |item| item.is_a?(String) ? Markup.decode(item, true) : item })
+        unit.content =
+          Content.new(unit.content.items.map { |item| item.is_a?(String) ? Markup.decode(item, true) : item })
         write = @places.last.write
-        @places.last.write = ->(target) { write.call(Content.new(target.items.map { |item| item.is_a?(String) ? Markup.escape(item) : item })) }
+        @places.last.write = ->(target) do
+          write.call(Content.new(target.items.map { |item| item.is_a?(String) ? Markup.escape(item) : item }))
+        end
       end
     end
   end

@@ -1,5 +1,5 @@
-# XLIFF 1.2, 2.0 and 2.1: segments with the translations, states, notes, limits and other matches they bring along; codes of
-# every kind. What is not known is kept to the byte.
+# XLIFF 1.2, 2.0 and 2.1: segments with the translations, states, notes, limits and other matches they bring
+# along; codes of every kind. What is not known is kept to the byte.
 module Glossema
   module Formats
     class Xliff < Xml
@@ -8,14 +8,44 @@ module Glossema
       MEDIA_TYPE = "application/xliff+xml".freeze
       DEFAULTS = { "encoding" => "" }.freeze
       # What their states are here, and what ours are there.
-      STATES_12 = { "new" => "untouched", "needs-translation" => "draft", "needs-adaptation" => "draft", "needs-l10n" => "draft", "needs-review-translation" => "draft", "needs-review-adaptation" => "draft",
-                    "needs-review-l10n" => "draft", "translated" => "translated", "signed-off" => "reviewed", "final" => "final" }.freeze
-      STATES_2 = { "initial" => "draft", "translated" => "translated", "reviewed" => "reviewed", "final" => "final" }.freeze
-      OURS_12 = { "untouched" => "new", "draft" => "needs-translation", "translated" => "translated", "reviewed" => "signed-off", "final" => "final" }.freeze
-      OURS_2 = { "untouched" => "initial", "draft" => "initial", "translated" => "translated", "reviewed" => "reviewed", "final" => "final" }.freeze
+      STATES_12 = {
+        "new" => "untouched",
+        "needs-translation" => "draft",
+        "needs-adaptation" => "draft",
+        "needs-l10n" => "draft",
+        "needs-review-translation" => "draft",
+        "needs-review-adaptation" => "draft",
+        "needs-review-l10n" => "draft",
+        "translated" => "translated",
+        "signed-off" => "reviewed",
+        "final" => "final"
+      }.freeze
+      STATES_2 = {
+        "initial" => "draft",
+        "translated" => "translated",
+        "reviewed" => "reviewed",
+        "final" => "final"
+      }.freeze
+      OURS_12 = {
+        "untouched" => "new",
+        "draft" => "needs-translation",
+        "translated" => "translated",
+        "reviewed" => "signed-off",
+        "final" => "final"
+      }.freeze
+      OURS_2 = {
+        "untouched" => "initial",
+        "draft" => "initial",
+        "translated" => "translated",
+        "reviewed" => "reviewed",
+        "final" => "final"
+      }.freeze
 
       def self.recognises?(bytes, _name)
-        EncodedText.text?(bytes) && EncodedText.head(bytes).match?(/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*|<!DOCTYPE[^>]*>\s*)*<(?:[\w.-]+:)?xliff\b/m)
+        EncodedText.text?(bytes) &&
+          EncodedText.head(bytes).match?(
+            /\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*|<!DOCTYPE[^>]*>\s*)*<(?:[\w.-]+:)?xliff\b/m
+          )
       end
 
       def bilingual? = true
@@ -23,7 +53,10 @@ module Glossema
       def source_language = language("source-language", "srcLang")
 
       def preview
-        units.chunk_while { |one, other| one.path == other.path }.map { |group| "<p>#{group.map { |unit| yield unit }.join(' ')}</p>" }.join("\n")
+        units
+          .chunk_while { |one, other| one.path == other.path }
+          .map { |group| "<p>#{group.map { |unit| yield unit }.join(" ")}</p>" }
+          .join("\n")
       end
 
       private
@@ -44,11 +77,22 @@ module Glossema
 
       # Not by runs of text, as other markup: by the segments of the file.
       def walk(_tree, _context)
-        raise Refused.new("format-unknown", "#{@name} is XLIFF of a version that is not known here (#{root['version']}).") unless root["version"].to_s.match?(/\A(?:1\.[0-2]|2\.\d)/)
+        unless root["version"].to_s.match?(/\A(?:1\.[0-2]|2\.\d)/)
+          raise Refused.new(
+            "format-unknown",
+            "#{@name} is XLIFF of a version that is not known here (#{root["version"]})."
+          )
+        end
 
         @languages_at = second? ? [root] : files
         free_language
-        files.each_with_index { |file, index| second? ? walk_second(file, "f#{index + 1}", true) : walk_first(file, "f#{index + 1}", file["original"]) }
+        files.each_with_index do |file, index|
+          if second?
+            walk_second(file, "f#{index + 1}", true)
+          else
+            walk_first(file, "f#{index + 1}", file["original"])
+          end
+        end
       end
 
       # Where the target language stands.
@@ -75,7 +119,7 @@ module Glossema
         @languages_at.filter_map do |node|
           name = second? ? "trgLang" : "target-language"
           _, from, to = node.attributes[name]
-          next [from, to, target_language] if from && !Languages.same?(node[name], target_language)
+          next from, to, target_language if from && !Languages.same?(node[name], target_language)
 
           [node.open_to - 1, node.open_to - 1, " #{name}=\"#{target_language}\""] unless from
         end
@@ -104,30 +148,44 @@ module Glossema
         source, target = unit.child("source"), unit.child("target")
         return unless source
 
-        id = unique("#{prefix}-#{unit['id']}")
+        id = unique("#{prefix}-#{unit["id"]}")
         notes = [*unit.all("note"), *notes_of(unit.parent)].map { |note| note.inner_text.strip }
         limit = unit["maxwidth"].to_i if unit["size-unit"].to_s == "char" && unit["maxwidth"]
-        facts = { note: notes.reject(&:empty?).join(" · "), limit: limit, key: unit["resname"] || unit["id"], path: [path, unit["resname"]].compact.join(" · ") }
+        facts = {
+          note: notes.reject(&:empty?).join(" · "),
+          limit: limit,
+          key: unit["resname"] || unit["id"],
+          path: [path, unit["resname"]].compact.join(" · ")
+        }
         free_attribute(unit, "approved")
         segmented = unit.child("seg-source")
         return segments_first(unit, segmented, target, id, facts) if segmented && marks(segmented).any?
 
         state = unit["approved"] == "yes" ? "final" : STATES_12[target&.[]("state").to_s]
-        take(id, source, target, facts, state, alternatives_first(unit, source)) { |content, wanted| edits_first(unit, source, target, content, wanted) }
+        take(id, source, target, facts, state, alternatives_first(unit, source)) do |content, wanted|
+          edits_first(unit, source, target, content, wanted)
+        end
       end
 
       # Notes of a group, for all of its units.
       def notes_of(node) = (@notes ||= {}.compare_by_identity)[node] ||= node.all("note")
 
       def alternatives_first(unit, source)
-        unit.all("alt-trans").filter_map do |match|
-          target = match.child("target") or next
-          own = match.child("source") || source
-          score = match["match-quality"].to_s[/\d+/]&.to_i
-          raws = {}
-          codes = read(own, raws)
-          Alternative.new(source: codes, target: like(target, codes, raws), score: score, origin: match["origin"] || match["tool-id"])
-        end
+        unit
+          .all("alt-trans")
+          .filter_map do |match|
+            target = match.child("target") or next
+            own = match.child("source") || source
+            score = match["match-quality"].to_s[/\d+/]&.to_i
+            raws = {}
+            codes = read(own, raws)
+            Alternative.new(
+              source: codes,
+              target: like(target, codes, raws),
+              score: score,
+              origin: match["origin"] || match["tool-id"]
+            )
+          end
       end
 
       def marks(node) = node.every("mrk").select { |mark| mark["mtype"] == "seg" }
@@ -140,8 +198,22 @@ module Glossema
           twin = given[mark["mid"]]
           state = unit["approved"] == "yes" ? "final" : STATES_12[target&.[]("state").to_s]
           alternatives = alternatives_first(unit, mark).select { |one| one.source.text == mark.inner_text }
-          take("#{id}.#{mark['mid']}", mark, twin, facts, state, alternatives) do |content, wanted|
-            twin ? [[twin.inner_from, twin.inner_to, markup(content)], *state_edits(target, "state", OURS_12[wanted])] : { unit: unit, mark: mark, segmented: segmented, target: target, content: content, state: wanted }
+          take("#{id}.#{mark["mid"]}", mark, twin, facts, state, alternatives) do |content, wanted|
+            if twin
+              [
+                [twin.inner_from, twin.inner_to, markup(content)],
+                *state_edits(target, "state", OURS_12[wanted])
+              ]
+            else
+              {
+                unit: unit,
+                mark: mark,
+                segmented: segmented,
+                target: target,
+                content: content,
+                state: wanted
+              }
+            end
           end
         end
         # The target as a whole is free: what stands between its segments is copied from the source.
@@ -150,9 +222,17 @@ module Glossema
 
       def edits_first(unit, source, target, content, wanted)
         inner = markup(content)
-        return [[target.open_to, target.inner_to, inner], *state_edits(target, "state", OURS_12[wanted]), *approval_edits(unit, wanted)] if target&.close_from
+        if target&.close_from
+          return [
+            [target.open_to, target.inner_to, inner],
+            *state_edits(target, "state", OURS_12[wanted]),
+            *approval_edits(unit, wanted)
+          ]
+        end
 
-        made = "<#{prefixed(unit, 'target')}#{wanted ? " state=\"#{OURS_12[wanted]}\"" : ''}>#{inner}</#{prefixed(unit, 'target')}>"
+        made =
+          "<#{prefixed(unit, "target")}#{wanted ? " state=\"#{OURS_12[wanted]}\"" : ""}>#{inner}</" \
+            "#{prefixed(unit, "target")}>"
         return [[target.from, target.to, made]] if target
 
         after = unit.child("seg-source") || source
@@ -165,8 +245,10 @@ module Glossema
         translate = node["translate"] != "no" if node["translate"]
         node.elements.each do |child|
           case child.local
-          when "group" then walk_second(child, prefix, translate)
-          when "unit" then second_unit(child, prefix, child["translate"] ? child["translate"] != "no" : translate)
+          when "group"
+            walk_second(child, prefix, translate)
+          when "unit"
+            second_unit(child, prefix, child["translate"] ? child["translate"] != "no" : translate)
           end
         end
       end
@@ -180,44 +262,70 @@ module Glossema
           notes.concat(holder.child("notes")&.all("note").to_a.map { |note| note.inner_text.strip })
           holder = holder.parent
         end
-        limit = unit.attributes.find { |name, _| name.end_with?(":sizeRestriction") }&.last&.first.to_s[/\d+\z/]&.to_i
+        limit =
+          unit.attributes.find { |name, _| name.end_with?(":sizeRestriction") }&.last&.first.to_s[
+            /\d+\z/
+          ]&.to_i
         data = unit.child("originalData")&.all("data").to_a.to_h { |one| [one["id"], one.inner_text] }
-        unit.all("segment").each_with_index do |segment, index|
-          source, target = segment.child("source"), segment.child("target")
-          next unless source
+        unit
+          .all("segment")
+          .each_with_index do |segment, index|
+            source, target = segment.child("source"), segment.child("target")
+            next unless source
 
-          @data = data
-          free_attribute(segment, "state")
-          facts = { note: notes.reject(&:empty?).join(" · "), limit: limit, key: unit["name"] || unit["id"], path: unit["name"] || "unit #{unit['id']}" }
-          state = target && (STATES_2[segment["state"].to_s] || "draft")
-          take(unique("#{prefix}-#{unit['id']}.#{segment['id'] || index + 1}"), source, target, facts, state, alternatives_second(unit, segment, source)) do |content, wanted|
-            edits_second(segment, source, target, content, wanted)
+            @data = data
+            free_attribute(segment, "state")
+            facts = {
+              note: notes.reject(&:empty?).join(" · "),
+              limit: limit,
+              key: unit["name"] || unit["id"],
+              path: unit["name"] || "unit #{unit["id"]}"
+            }
+            state = target && (STATES_2[segment["state"].to_s] || "draft")
+            take(
+              unique("#{prefix}-#{unit["id"]}.#{segment["id"] || index + 1}"),
+              source,
+              target,
+              facts,
+              state,
+              alternatives_second(unit, segment, source)
+            ) { |content, wanted| edits_second(segment, source, target, content, wanted) }
           end
-        end
       end
 
       # Matches of the module for them, those that point at this segment or at the unit as a whole.
       def alternatives_second(unit, segment, source)
         (unit.child("matches")&.all("match")).to_a.filter_map do |match|
           reference = match["ref"].to_s.delete_prefix("#")
-          next unless [segment["id"], unit["id"], ""].include?(reference) || source.every("mrk").any? { |mark| mark["id"] == reference }
+          unless [segment["id"], unit["id"], ""].include?(reference) ||
+              source.every("mrk").any? { |mark| mark["id"] == reference }
+            next
+          end
 
           target = match.child("target") or next
           raws = {}
           codes = read(match.child("source") || source, raws)
-          Alternative.new(source: codes, target: like(target, codes, raws), score: (match["similarity"] || match["matchQuality"]).to_s[/\d+/]&.to_i, origin: match["origin"] || match["type"])
+          Alternative.new(
+            source: codes,
+            target: like(target, codes, raws),
+            score: (match["similarity"] || match["matchQuality"]).to_s[/\d+/]&.to_i,
+            origin: match["origin"] || match["type"]
+          )
         end
       end
 
       def edits_second(segment, source, target, content, wanted)
         inner = markup(content)
         states = state_edits(segment, "state", OURS_2[wanted])
-        return [[target.open_to, target.inner_to, inner], *states] if target&.close_from
+        return [target.open_to, target.inner_to, inner], *states if target&.close_from
 
         name = prefixed(segment, "target")
         space = source.open_raw[/xml:space\s*=\s*["']preserve["']/]
         made = "<#{name}#{" #{space}" if space}>#{inner}</#{name}>"
-        [target ? [target.from, target.to, made] : [source.to, source.to, "#{gap_before(source)}#{made}"], *states]
+        [
+          target ? [target.from, target.to, made] : [source.to, source.to, "#{gap_before(source)}#{made}"],
+          *states
+        ]
       end
 
       # --- both ---
@@ -230,19 +338,37 @@ module Glossema
         given = target && target.inner_text.strip != "" ? like(target, content, raws) : nil
         state = nil unless given
         state = "draft" if given && (state.nil? || state == "untouched")
-        unit = Unit.new(id: id, path: facts[:path], block: "paragraph", content: content, note: facts[:note].to_s.empty? ? nil : facts[:note], limit: facts[:limit], key: facts[:key],
-                        target: given, state: state, alternatives: alternatives.empty? ? nil : alternatives, whole: true)
+        unit =
+          Unit.new(
+            id: id,
+            path: facts[:path],
+            block: "paragraph",
+            content: content,
+            note: facts[:note].to_s.empty? ? nil : facts[:note],
+            limit: facts[:limit],
+            key: facts[:key],
+            target: given,
+            state: state,
+            alternatives: alternatives.empty? ? nil : alternatives,
+            whole: true
+          )
         unit_raws = raws
         from, to = target ? [target.from, target.to] : [source.to, source.to]
         @free << [from, to]
-        @places << Place.new(unit: unit, from: from, to: to, write: lambda { |wanted, wanted_state|
-          @raws = unit_raws
-          edits.call(wanted, wanted_state)
-        })
+        @places << Place.new(
+          unit: unit,
+          from: from,
+          to: to,
+          write:
+            lambda do |wanted, wanted_state|
+              @raws = unit_raws
+              edits.call(wanted, wanted_state)
+            end
+        )
       end
 
       def unique(id) = (@ids[id] += 1) > 1 ? "#{id}~#{@ids[id]}" : id
-      def prefixed(node, name) = node.name.include?(":") ? "#{node.name.split(':').first}:#{name}" : name
+      def prefixed(node, name) = node.name.include?(":") ? "#{node.name.split(":").first}:#{name}" : name
 
       # The white space a new element is set off with.
       def gap_before(node)
@@ -272,10 +398,12 @@ module Glossema
       public def write(contents, target_language: nil, states: {})
         @inner = nil
         edits, shared = [], {}
-        @places.select { |place| contents.key?(place.unit.id) }.each do |place|
-          done = place.write.call(contents[place.unit.id], states[place.unit.id])
-          done.is_a?(Hash) ? (shared[done[:unit]] ||= []) << done : edits.concat(done)
-        end
+        @places
+          .select { |place| contents.key?(place.unit.id) }
+          .each do |place|
+            done = place.write.call(contents[place.unit.id], states[place.unit.id])
+            done.is_a?(Hash) ? (shared[done[:unit]] ||= []) << done : edits.concat(done)
+          end
         shared.each { |unit, parts| edits.concat(target_of_segments(unit, parts, edits)) }
         edits.concat(further_edits(contents, target_language)) if contents.any?
         edits.uniq!
@@ -287,18 +415,28 @@ module Glossema
         by_mid = parts.to_h { |part| [part[:mark]["mid"], part] }
         # Segments the target has already keep their text, as it is now.
         have = target ? marks(target).to_h { |mark| [mark["mid"], replaced(mark.from, mark.to, edits)] } : {}
-        inner = segmented.children.map do |node|
-          next node.raw unless node.element? && node["mtype"] == "seg"
-          next have[node["mid"]] if have[node["mid"]]
+        inner =
+          segmented
+            .children
+            .map do |node|
+              next node.raw unless node.element? && node["mtype"] == "seg"
+              next have[node["mid"]] if have[node["mid"]]
 
-          part = by_mid[node["mid"]] or next "#{node.open_raw.sub(%r{/>\z}, '>')}#{node.close_raw}"
-          @raws = part_raws(node)
-          "#{node.open_raw}#{markup(part[:content])}#{node.close_raw}"
-        end.join
+              part = by_mid[node["mid"]] or next "#{node.open_raw.sub(%r{/>\z}, ">")}#{node.close_raw}"
+              @raws = part_raws(node)
+              "#{node.open_raw}#{markup(part[:content])}#{node.close_raw}"
+            end
+            .join
         state = OURS_12[parts.first[:state]]
         edits.reject! { |from, to, _| target && from >= target.from && to <= target.to }
-        made = "<#{prefixed(unit, 'target')}#{" state=\"#{state}\"" if state}>#{inner}</#{prefixed(unit, 'target')}>"
-        target ? [[target.from, target.to, made]] : [[segmented.to, segmented.to, "#{gap_before(segmented)}#{made}"]]
+        made =
+          "<#{prefixed(unit, "target")}#{" state=\"#{state}\"" if state}>#{inner}</" \
+            "#{prefixed(unit, "target")}>"
+        if target
+          [[target.from, target.to, made]]
+        else
+          [[segmented.to, segmented.to, "#{gap_before(segmented)}#{made}"]]
+        end
       end
 
       def part_raws(node)
@@ -316,24 +454,40 @@ module Glossema
 
       def collect(nodes, items, raws, opened)
         nodes.each do |node|
-          if node.text? then items << node.decoded
-          elsif !node.element? then next
-          else code(node, items, raws, opened)
+          if node.text?
+            items << node.decoded
+          elsif !node.element?
+            next
+          else
+            code(node, items, raws, opened)
           end
         end
       end
 
       def code(node, items, raws, opened)
         case node.local
-        when "g", "pc", "hi" then pair(node, items, raws, opened)
-        # Marks of the standard that stand around text without being codes: comments and terms stay, segments are taken apart.
-        when "mrk" then node["translate"] == "no" || node["mtype"] == "protected" ? alone(node, items, raws, "placeholder", node.inner_text) : pair(node, items, raws, opened)
-        when "bpt", "sc" then opening(node, items, raws, opened)
-        when "ept", "ec" then closing(node, items, raws, opened)
-        when "cp" then items << [node["hex"].to_s.hex].pack("U")
-        when "sm", "em" then alone(node, items, raws, "anchor-#{node.local == 'sm' ? 'start' : 'end'}", "")
-        when "sub" then nil
-        else alone(node, items, raws, type_of(node), shown(node))
+        when "g", "pc", "hi"
+          pair(node, items, raws, opened)
+          # Marks of the standard that stand around text without being codes: comments and terms stay,
+          # segments are taken apart.
+        when "mrk"
+          if node["translate"] == "no" || node["mtype"] == "protected"
+            alone(node, items, raws, "placeholder", node.inner_text)
+          else
+            pair(node, items, raws, opened)
+          end
+        when "bpt", "sc"
+          opening(node, items, raws, opened)
+        when "ept", "ec"
+          closing(node, items, raws, opened)
+        when "cp"
+          items << [node["hex"].to_s.hex].pack("U")
+        when "sm", "em"
+          alone(node, items, raws, "anchor-#{node.local == "sm" ? "start" : "end"}", "")
+        when "sub"
+          nil
+        else
+          alone(node, items, raws, type_of(node), shown(node))
         end
       end
 
@@ -343,9 +497,27 @@ module Glossema
         key = unique_key("#{node.local}#{number(node)}", raws)
         raws[key] = [node.open_raw, node.close_raw]
         looks = looks_of(node)
-        items << Code.new(id: 0, kind: :open, key: key, type: looks == "link" ? "link" : "format", display: shown(node), equiv: "", wrap: key, css: looks)
+        items << Code.new(
+          id: 0,
+          kind: :open,
+          key: key,
+          type: looks == "link" ? "link" : "format",
+          display: shown(node),
+          equiv: "",
+          wrap: key,
+          css: looks
+        )
         collect(node.children, items, raws, opened)
-        items << Code.new(id: 0, kind: :close, key: key, type: "format", display: shown(node), equiv: "", wrap: key, css: looks)
+        items << Code.new(
+          id: 0,
+          kind: :close,
+          key: key,
+          type: "format",
+          display: shown(node),
+          equiv: "",
+          wrap: key,
+          css: looks
+        )
       end
 
       def opening(node, items, raws, opened)
@@ -353,7 +525,16 @@ module Glossema
         opened[node.local == "bpt" ? tie(node) : node["id"]] = [key, items.size]
         raws[key] = node.raw
         looks = looks_of(node)
-        items << Code.new(id: 0, kind: :alone, key: key, type: "format", display: shown(node), equiv: equivalent(node), wrap: key, css: looks)
+        items << Code.new(
+          id: 0,
+          kind: :alone,
+          key: key,
+          type: "format",
+          display: shown(node),
+          equiv: equivalent(node),
+          wrap: key,
+          css: looks
+        )
       end
 
       # What a code is called in source and target alike, and what ties the two ends of a pair.
@@ -374,7 +555,15 @@ module Glossema
       def alone(node, items, raws, type, display)
         key = unique_key("#{node.local}#{number(node)}", raws)
         raws[key] = node.raw
-        items << Code.new(id: 0, kind: :alone, key: key, type: type, display: display.to_s[0, 40], equiv: equivalent(node), wrap: key)
+        items << Code.new(
+          id: 0,
+          kind: :alone,
+          key: key,
+          type: type,
+          display: display.to_s[0, 40],
+          equiv: equivalent(node),
+          wrap: key
+        )
       end
 
       def unique_key(key, raws)
@@ -397,7 +586,13 @@ module Glossema
 
       def looks_of(node)
         kind = [node["ctype"], node["subType"], node["type"]].compact.join(" ")
-        found = { "bold" => /bold|:b\b/, "italic" => /ital|:i\b/, "underline" => /underlin|:u\b/, "link" => /link/ }.find { |_, pattern| kind.match?(pattern) }&.first
+        found =
+          {
+            "bold" => /bold|:b\b/,
+            "italic" => /ital|:i\b/,
+            "underline" => /underlin|:u\b/,
+            "link" => /link/
+          }.find { |_, pattern| kind.match?(pattern) }&.first
         found.to_s
       end
 
@@ -406,8 +601,10 @@ module Glossema
         return words unless words.empty?
         return "line break" if type_of(node) == "break"
 
-        text = node["disp"] || node["dispStart"] || node["equiv-text"] || node["equiv"] || @data.to_h[node["dataRef"] || node["dataRefStart"]] || node["ctype"] || node.inner_text
-        text = "code #{node['id']}" if text.to_s.strip.empty?
+        text =
+          node["disp"] || node["dispStart"] || node["equiv-text"] || node["equiv"] ||
+          @data.to_h[node["dataRef"] || node["dataRefStart"]] || node["ctype"] || node.inner_text
+        text = "code #{node["id"]}" if text.to_s.strip.empty?
         text[0, 40]
       end
 
@@ -416,16 +613,24 @@ module Glossema
         own = {}
         found = read(node, own)
         known = source.codes.to_h { |code| [[code.key, code.open? || code.close?], code] }
-        Content.new(found.items.filter_map { |item| item.is_a?(String) ? item : known[[item.key, !item.alone?]]&.with(kind: item.kind) }).well_formed
+        Content.new(
+          found.items.filter_map do |item|
+            item.is_a?(String) ? item : known[[item.key, !item.alone?]]&.with(kind: item.kind)
+          end
+        ).well_formed
       end
 
       def markup(content)
-        content.well_formed.items.map do |item|
-          next Markup.escape(item) if item.is_a?(String)
+        content
+          .well_formed
+          .items
+          .map do |item|
+            next Markup.escape(item) if item.is_a?(String)
 
-          raw = @raws.fetch(item.key)
-          raw.is_a?(Array) ? raw[item.close? ? 1 : 0] : raw
-        end.join
+            raw = @raws.fetch(item.key)
+            raw.is_a?(Array) ? raw[item.close? ? 1 : 0] : raw
+          end
+          .join
       end
     end
   end

@@ -1,6 +1,7 @@
-# XLSX (also XLSM, XLTX): texts of cells, plain and rich, by sheet and row; sheet names that no formula names; headings of
-# tables; input messages; printed headers and footers; charts, shapes and their alternative texts; comments by option.
-# Formulas, numbers and dates stay. Cells that share one string may be translated differently.
+# XLSX (also XLSM, XLTX): texts of cells, plain and rich, by sheet and row; sheet names that no formula names;
+# headings of tables; input messages; printed headers and footers; charts, shapes and their alternative texts;
+# comments by option. Formulas, numbers and dates stay. Cells that share one string may be translated
+# differently.
 module Glossema
   module Formats
     class Xlsx < Ooxml
@@ -8,15 +9,26 @@ module Glossema
       EXTENSIONS = %w[xlsx xlsm xltx xltm].freeze
       MEDIA_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet".freeze
       FAMILY = "spreadsheetml".freeze
-      DEFAULTS = Cells::DEFAULTS.merge("comments" => false, "alt_texts" => true, "title" => true, "print_headers" => true).freeze
+      DEFAULTS =
+        Cells::DEFAULTS.merge(
+          "comments" => false,
+          "alt_texts" => true,
+          "title" => true,
+          "print_headers" => true
+        ).freeze
       MESSAGES = %w[promptTitle prompt errorTitle error].freeze
+      # Where a sheet names other sheets.
+      FORMULA = %r{
+        <(?:\w+:)?(?:f|formula\d?|worksheetSource|calculatedColumnFormula)\b[^>]*>[^<]*|
+        \blocation="[^"]*"|worksheetSource[^>]*
+      }xn
       # Codes of printed headers and footers: fonts, sizes, page numbers, dates, sections.
       PRINT_CODES = /&(?:"[^"]*"|\d+|K[\h+\-]+|[A-Z&])/
-      NAMELESS = /[\[\]:*?\/\\]/
+      NAMELESS = %r{[\[\]:*?/\\]}
       MAX_NAME = 31
 
-      # A cell that holds the text of a unit. index: of the shared string, or nil for one of its own; source: the text a
-      # translation beside it belongs to.
+      # A cell that holds the text of a unit. index: of the shared string, or nil for one of its own; source:
+      # the text a translation beside it belongs to.
       Cell = Struct.new(:unit, :reference, :part, :index, :source, keyword_init: true)
       Sheet = Struct.new(:name, :path, :number, :node, keyword_init: true)
 
@@ -26,19 +38,32 @@ module Glossema
       def first_rows(count)
         sheet = @sheets.find { |one| !one.node["state"].to_s.match?(/hidden/i) } or return []
         rows = []
-        SheetData.rows(container.read(sheet.path)) { |row| rows.size < count ? rows << row_texts(row) : break }
+        SheetData.rows(container.read(sheet.path)) do |row|
+          rows.size < count ? rows << row_texts(row) : break
+        end
         rows
       end
 
       def page(&block)
         by_sheet = @taken.group_by(&:part)
-        @sheets.filter_map do |sheet|
-          cells = by_sheet[sheet.path] or next
-          rows = cells.first(4000).group_by { |cell| Cells.split(cell.reference).last }.sort.map do |row, inner|
-            "<tr><th>#{row}</th>#{inner.map { |cell| "<td>#{block.call(cell.unit)}</td>" }.join}</tr>"
+        @sheets
+          .filter_map do |sheet|
+            cells = by_sheet[sheet.path] or next
+            rows =
+              cells
+                .first(4000)
+                .group_by { |cell| Cells.split(cell.reference).last }
+                .sort
+                .map do |row, inner|
+                  "<tr><th>#{row}</th>#{inner.map { |cell| "<td>#{block.call(cell.unit)}</td>" }.join}</tr>"
+                end
+            "<h2>#{Glossema::Html.escape(sheet.name)}</h2><table class=\"grid\">#{rows.join}</table>"
           end
-          "<h2>#{Glossema::Html.escape(sheet.name)}</h2><table class=\"grid\">#{rows.join}</table>"
-        end.join + @places.select { |place| %w[chart text-box].include?(place.unit.block) }.map { |place| "<p>#{block.call(place.unit)}</p>" }.join
+          .join +
+          @places
+            .select { |place| %w[chart text-box].include?(place.unit.block) }
+            .map { |place| "<p>#{block.call(place.unit)}</p>" }
+            .join
       end
 
       # Around the texts: cells that are no units count with what they show.
@@ -48,10 +73,13 @@ module Glossema
 
         sheet = @sheets.find { |one| one.path == path }
         rows, rest = sheet ? SheetData.parts(container.read(path)) : [nil, container.read(path)]
-        xml = Nokogiri::XML(rest)
-        if sheet then frame_sheet(xml)
+        xml = Nokogiri.XML(rest)
+        if sheet
+          frame_sheet(xml)
         else
-          xml.root.xpath("//*[local-name()='sheet']").each { |node| node.remove_attribute("name") } if path == @main
+          if path == @main
+            xml.root.xpath("//*[local-name()='sheet']").each { |node| node.remove_attribute("name") }
+          end
           xml.root.xpath("//*[local-name()='tableColumn']").each { |node| node.remove_attribute("name") }
           xml.root.xpath("//*[local-name()='text']").each { |node| node.children.each(&:unlink) }
         end
@@ -63,14 +91,19 @@ module Glossema
         # A string table comes along when there was none.
         return ["the list of parts"] if names != other.container.entries
 
-        names.reject { |name| container.read(name) == other.container.read(name) || (textual?(name) && frame(name) == other.frame(name)) }
+        names.reject do |name|
+          container.read(name) == other.container.read(name) ||
+            (textual?(name) && frame(name) == other.frame(name))
+        end
       end
 
       def apply(contents, target_language)
         everything, @places = @places, @places.reject { |place| place.part == @main }
         parts = super
         @places = everything
-        @sheets.each { |sheet| parts[sheet.path] &&= SheetData.restored(parts[sheet.path], container.read(sheet.path)) }
+        @sheets.each do |sheet|
+          parts[sheet.path] &&= SheetData.restored(parts[sheet.path], container.read(sheet.path))
+        end
         puts = put_cells(contents)
         changed = put_headings(contents) + put_names(contents)
         changed << @strings_path if @strings_changed
@@ -84,34 +117,76 @@ module Glossema
       private
 
       def textual?(path) = textual_part?(path) || @places.any? { |place| place.part == path }
-      def textual_part?(path) = @sheets.any? { |sheet| sheet.path == path } || path == @strings_path || path == @main || @tables.key?(path) || @comment_parts.include?(path)
 
-      def serialized(paths) = paths.to_h { |path| [path, parse(path).then { |xml| xml.to_xml(encoding: xml.encoding || "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML) }] }
+      def textual_part?(path) =
+        @sheets.any? { |sheet| sheet.path == path } || path == @strings_path || path == @main ||
+          @tables.key?(path) || @comment_parts.include?(path)
+
+      def serialized(paths) =
+        paths.to_h do |path|
+          [
+            path,
+            parse(path).then do |xml|
+              xml.to_xml(
+                encoding: xml.encoding || "UTF-8",
+                save_with: Nokogiri::XML::Node::SaveOptions::AS_XML
+              )
+            end
+          ]
+        end
 
       def read
         @cells = Cells.new(@options, @name)
         @taken, @comment_parts, @tables = [], [], {}
         @strings_path = related(@main, "sharedStrings").first
-        @strings = @strings_path ? parse(@strings_path).root.element_children.select { |node| node.name == "si" } : []
+        @strings =
+          @strings_path ? parse(@strings_path).root.element_children.select { |node| node.name == "si" } : []
         @rich = {}
         @sheets = sheets
         @formulas = formulas
-        @sheets.each { |sheet| read_sheet(sheet) if @cells.sheet?(sheet.name, sheet.node["state"].to_s.match?(/hidden/i)) }
+        @sheets.each do |sheet|
+          read_sheet(sheet) if @cells.sheet?(sheet.name, sheet.node["state"].to_s.match?(/hidden/i))
+        end
         read_names if @options["sheet_names"] && !bilingual?
       end
 
       def sheets
         targets = @relations.to_h { |relation| [relation[:id], relation] }
-        parse(@main).root.xpath("//*[local-name()='sheets']/*[local-name()='sheet']").each_with_index.filter_map do |node, index|
-          relation = targets[node.attribute_nodes.find { |attribute| attribute.node_name == "id" && attribute.namespace }&.value]
-          Sheet.new(name: node["name"].to_s, path: relation[:target], number: index + 1, node: node) if relation && container.entry?(relation[:target])
-        end
+        parse(@main)
+          .root
+          .xpath("//*[local-name()='sheets']/*[local-name()='sheet']")
+          .each_with_index
+          .filter_map do |node, index|
+            relation =
+              targets[
+                node
+                  .attribute_nodes
+                  .find { |attribute| attribute.node_name == "id" && attribute.namespace }
+                  &.value
+              ]
+            if relation && container.entry?(relation[:target])
+              Sheet.new(name: node["name"].to_s, path: relation[:target], number: index + 1, node: node)
+            end
+          end
       end
 
       # Everything that refers to cells by name, in one text.
       def formulas
-        parts = @sheets.map(&:path) + container.entries.grep(%r{\Axl/(?:charts/chart|pivotCache/pivotCacheDefinition|tables/)[^/]*\.xml\z})
-        text = parts.flat_map { |path| container.read(path).to_s.b.scan(%r{<(?:\w+:)?(?:f|formula\d?|worksheetSource|calculatedColumnFormula)\b[^>]*>[^<]*|\blocation="[^"]*"|worksheetSource[^>]*}n) }
+        parts =
+          @sheets.map(&:path) +
+          container.entries.grep(
+            %r{\Axl/(?:charts/chart|pivotCache/pivotCacheDefinition|tables/)[^/]*\.xml\z}
+          )
+        text =
+          parts.flat_map do |path|
+            container
+              .read(path)
+              .to_s
+              .b
+              .scan(
+                FORMULA
+              )
+          end
         text.concat(parse(@main).root.xpath("//*[local-name()='definedName']").map { |node| node.text.b })
         text.join("\n").force_encoding("UTF-8").scrub
       end
@@ -138,24 +213,43 @@ module Glossema
       end
 
       def hidden_columns(root)
-        root.xpath("./*[local-name()='cols']/*[local-name()='col']").select { |node| %w[1 true].include?(node["hidden"]) }.map { |node| (node["min"].to_i - 1)..(node["max"].to_i - 1) }
+        root
+          .xpath("./*[local-name()='cols']/*[local-name()='col']")
+          .select { |node| %w[1 true].include?(node["hidden"]) }
+          .map { |node| (node["min"].to_i - 1)..(node["max"].to_i - 1) }
       end
 
-      def row_texts(row) = row.cells.each_with_object([]) { |cell, list| list[cell.column] = shown(cell) }.map(&:to_s)
+      def row_texts(row) =
+        row.cells.each_with_object([]) { |cell, list| list[cell.column] = shown(cell) }.map(&:to_s)
+
       def shown(cell) = cell && (rich_of(cell)&.content&.text || cell.value)
 
       def read_row(row, sheet, hidden, chosen, fixed)
-        by_column = chosen.values_at(:target, :context, :limit, :note).any? ? row.cells.to_h { |cell| [cell.column, cell] } : nil
+        by_column =
+          (
+            if chosen.values_at(:target, :context, :limit, :note).any?
+              row.cells.to_h { |cell| [cell.column, cell] }
+            else
+              nil
+            end
+          )
         facts = by_column ? facts_of(by_column, chosen) : {}
         row.cells.each do |cell|
           next unless cell.text? && !fixed[cell.reference]
-          next if hidden.any? { |range| range.cover?(cell.column) } || !@cells.take?(sheet.name, cell.column, row.number, chosen)
+          if hidden.any? { |range| range.cover?(cell.column) } ||
+              !@cells.take?(sheet.name, cell.column, row.number, chosen)
+            next
+          end
           next if chosen[:target] && cell.column != chosen[:source]
 
           rich = rich_of(cell)
           next unless rich && text?(cell, rich)
 
-          chosen[:target] ? take_pair(cell, rich, row, by_column, sheet, chosen[:target], facts) : take(cell, rich, sheet, facts)
+          if chosen[:target]
+            take_pair(cell, rich, row, by_column, sheet, chosen[:target], facts)
+          else
+            take(cell, rich, sheet, facts)
+          end
         end
       end
 
@@ -172,7 +266,15 @@ module Glossema
       end
 
       def take(cell, rich, sheet, facts)
-        unit = Unit.new(id: "s#{sheet.number}!#{cell.reference}", path: "#{sheet.name} · #{cell.reference}", block: "cell", content: rich.content, look: rich.look, **facts)
+        unit =
+          Unit.new(
+            id: "s#{sheet.number}!#{cell.reference}",
+            path: "#{sheet.name} · #{cell.reference}",
+            block: "cell",
+            content: rich.content,
+            look: rich.look,
+            **facts
+          )
         @taken << Cell.new(unit: unit, reference: cell.reference, part: sheet.path, index: cell.shared)
       end
 
@@ -181,15 +283,29 @@ module Glossema
         reference = "#{Columns.letters(target)}#{row.number}"
         given = by_column[target] && rich_of(by_column[target])&.content
         given = given && !given.blank? ? given.fitted(rich.content) : nil
-        unit = Unit.new(id: "s#{sheet.number}!#{reference}", path: "#{sheet.name} · #{reference}", block: "cell", content: rich.content, look: rich.look, target: given, state: given && "translated", whole: true, **facts)
+        unit =
+          Unit.new(
+            id: "s#{sheet.number}!#{reference}",
+            path: "#{sheet.name} · #{reference}",
+            block: "cell",
+            content: rich.content,
+            look: rich.look,
+            target: given,
+            state: given && "translated",
+            whole: true,
+            **facts
+          )
         @taken << Cell.new(unit: unit, reference: reference, part: sheet.path, source: rich)
       end
 
       # The text of a cell with its looks, nil for other kinds of cell.
       def rich_of(cell)
-        if cell.shared then @strings[cell.shared] && (@rich[cell.shared] ||= RichText.new(@strings[cell.shared]))
-        elsif (text = cell.plain) then RichText.new(nil, text)
-        elsif cell.inline then RichText.new(cell.inline_node)
+        if cell.shared
+          @strings[cell.shared] && (@rich[cell.shared] ||= RichText.new(@strings[cell.shared]))
+        elsif (text = cell.plain)
+          RichText.new(nil, text)
+        elsif cell.inline
+          RichText.new(cell.inline_node)
         end
       end
 
@@ -198,48 +314,89 @@ module Glossema
         related(sheet.path, "table").each_with_object({}) do |path, fixed|
           table = parse(path).root
           column, row = Cells.split(table["ref"].to_s.split(":").first.to_s)
-          table.xpath("./*[local-name()='tableColumns']/*[local-name()='tableColumn']").each_with_index do |node, index|
-            reference = "#{Columns.letters(column + index)}#{row}"
-            named = @formulas.include?("[#{node['name']}]") || @formulas.include?("@#{node['name']}]")
-            named || table["headerRowCount"] == "0" ? fixed[reference] = named : (@tables[path] ||= []) << [sheet.path, reference, node]
-          end
+          table
+            .xpath("./*[local-name()='tableColumns']/*[local-name()='tableColumn']")
+            .each_with_index do |node, index|
+              reference = "#{Columns.letters(column + index)}#{row}"
+              named = @formulas.include?("[#{node["name"]}]") || @formulas.include?("@#{node["name"]}]")
+              named || table["headerRowCount"] == "0" ?
+                fixed[reference] = named :
+                (@tables[path] ||= []) << [sheet.path, reference, node]
+            end
           @tables[path] ||= []
         end
       end
 
       def read_messages(root, sheet)
-        root.xpath(".//*[local-name()='dataValidation']").each_with_index do |node, index|
-          MESSAGES.each { |name| attribute_unit(node.attribute(name), "s#{sheet.number}!#{name}#{index + 1}", "#{sheet.name} · message for #{node['sqref']}", sheet) }
-        end
-        root.xpath(".//*[local-name()='hyperlink']").each_with_index { |node, index| attribute_unit(node.attribute("tooltip"), "s#{sheet.number}!tip#{index + 1}", "#{sheet.name} · tip of a link", sheet) }
+        root
+          .xpath(".//*[local-name()='dataValidation']")
+          .each_with_index do |node, index|
+            MESSAGES.each do |name|
+              attribute_unit(
+                node.attribute(name),
+                "s#{sheet.number}!#{name}#{index + 1}",
+                "#{sheet.name} · message for #{node["sqref"]}",
+                sheet
+              )
+            end
+          end
+        root
+          .xpath(".//*[local-name()='hyperlink']")
+          .each_with_index do |node, index|
+            attribute_unit(
+              node.attribute("tooltip"),
+              "s#{sheet.number}!tip#{index + 1}",
+              "#{sheet.name} · tip of a link",
+              sheet
+            )
+          end
       end
 
       def attribute_unit(attribute, id, path, sheet)
         return unless attribute && attribute.value.match?(/\p{L}/)
 
-        @places << Place.new(unit: Unit.new(id: id, path: path, block: "property", content: Content.text(attribute.value)), attribute: attribute, part: sheet.path)
+        @places << Place.new(
+          unit: Unit.new(id: id, path: path, block: "property", content: Content.text(attribute.value)),
+          attribute: attribute,
+          part: sheet.path
+        )
       end
 
       def read_print(root, sheet)
-        root.xpath("./*[local-name()='headerFooter']/*").each do |node|
-          next unless node.text.gsub(PRINT_CODES, "").match?(/\p{L}/)
+        root
+          .xpath("./*[local-name()='headerFooter']/*")
+          .each do |node|
+            next unless node.text.gsub(PRINT_CODES, "").match?(/\p{L}/)
 
-          content, raws = Placeholders.read(node.text, PRINT_CODES)
-          unit = Unit.new(id: "s#{sheet.number}!#{node.name}", path: "#{sheet.name} · printed #{node.name[/Header/] ? 'header' : 'footer'}", block: node.name[/Header/] ? "header" : "footer", content: content)
-          @places << Place.new(unit: unit, paragraph: PrintLine.new(node, raws), part: sheet.path)
-        end
+            content, raws = Placeholders.read(node.text, PRINT_CODES)
+            unit =
+              Unit.new(
+                id: "s#{sheet.number}!#{node.name}",
+                path: "#{sheet.name} · printed #{node.name[/Header/] ? "header" : "footer"}",
+                block: node.name[/Header/] ? "header" : "footer",
+                content: content
+              )
+            @places << Place.new(unit: unit, paragraph: PrintLine.new(node, raws), part: sheet.path)
+          end
       end
 
       # A printed header or footer as something that is written.
-      PrintLine = Struct.new(:node, :raws) do
-        def write(content, _language) = node.content = Placeholders.write(content, raws, &:itself)
-        def language = nil
-      end
+      PrintLine =
+        Struct.new(:node, :raws) do
+          def write(content, _language) = node.content = Placeholders.write(content, raws, &:itself)
+          def language = nil
+        end
 
       def read_drawings(sheet)
         related(sheet.path, "drawing").each do |path|
           story = Story.new(path: path, kind: "drawing", xml: parse(path))
-          read_drawing(story) { |node| node.ancestors.any? { |parent| parent.name == "Fallback" } ? nil : ["text-box", "#{sheet.name} · shape"] }
+          read_drawing(story) do |node|
+            if node.ancestors.any? { |parent| parent.name == "Fallback" }
+              nil
+            else
+              ["text-box", "#{sheet.name} · shape"]
+            end
+          end
           story.xml.xpath("//*[local-name()='cNvPr']").each { |node| alt_text(node, story) }
           read_graphics(path)
         end
@@ -248,23 +405,50 @@ module Glossema
       def read_comments(sheet)
         related(sheet.path, "comments").each do |path|
           @comment_parts << path
-          parse(path).root.xpath(".//*[local-name()='comment']").each do |node|
-            text = node.element_children.find { |child| child.name == "text" } or next
-            rich = RichText.new(text)
-            next if rich.content.blank?
+          parse(path)
+            .root
+            .xpath(".//*[local-name()='comment']")
+            .each do |node|
+              text = node.element_children.find { |child| child.name == "text" } or next
+              rich = RichText.new(text)
+              next if rich.content.blank?
 
-            @places << Place.new(unit: Unit.new(id: "s#{sheet.number}!comment-#{node['ref']}", path: "#{sheet.name} · comment on #{node['ref']}", block: "note", content: rich.content, look: rich.look), paragraph: rich,
-                                 part: path)
-          end
+              @places << Place.new(
+                unit:
+                  Unit.new(
+                    id: "s#{sheet.number}!comment-#{node["ref"]}",
+                    path: "#{sheet.name} · comment on #{node["ref"]}",
+                    block: "note",
+                    content: rich.content,
+                    look: rich.look
+                  ),
+                paragraph: rich,
+                part: path
+              )
+            end
         end
       end
 
       def read_names
         @sheets.each do |sheet|
-          next unless @cells.sheet?(sheet.name, sheet.node["state"].to_s.match?(/hidden/i)) && sheet.name.match?(/\p{L}/)
-          next if @formulas.match?(/(?:'#{Regexp.escape(sheet.name.gsub("'", "''"))}'|(?<![\w'])#{Regexp.escape(sheet.name)})!/i)
+          unless @cells.sheet?(sheet.name, sheet.node["state"].to_s.match?(/hidden/i)) &&
+              sheet.name.match?(/\p{L}/)
+            next
+          end
+          if @formulas.match?(
+               /(?:'#{Regexp.escape(sheet.name.gsub("'", "''"))}'|(?<![\w'])#{Regexp.escape(sheet.name)})!/i
+             )
+            next
+          end
 
-          unit = Unit.new(id: "s#{sheet.number}!name", path: "name of a sheet", block: "property", content: Content.text(sheet.name), limit: MAX_NAME)
+          unit =
+            Unit.new(
+              id: "s#{sheet.number}!name",
+              path: "name of a sheet",
+              block: "property",
+              content: Content.text(sheet.name),
+              limit: MAX_NAME
+            )
           @places << Place.new(unit: unit, attribute: sheet.node.attribute("name"), part: @main)
         end
       end
@@ -272,9 +456,11 @@ module Glossema
       def initialize(bytes, name, options)
         super
         order = @sheets.map(&:path)
-        @units = (@taken.map { |cell| [order.index(cell.part), cell.unit] } + @places.map { |place|
-          [order.index(place.part) || order.size, place.unit]
-        }).sort_by.with_index { |(sheet, _), index| [sheet, index] }.map(&:last)
+        @units =
+          (
+            @taken.map { |cell| [order.index(cell.part), cell.unit] } +
+              @places.map { |place| [order.index(place.part) || order.size, place.unit] }
+          ).sort_by.with_index { |(sheet, _), index| [sheet, index] }.map(&:last)
       end
 
       # --- writing ---
@@ -283,18 +469,26 @@ module Glossema
       def put_cells(contents)
         puts = Hash.new { |hash, part| hash[part] = {} }
         wanted = @taken.select { |cell| contents.key?(cell.unit.id) }
-        wanted.each { |cell| puts[cell.part][cell.reference] = [cell, contents[cell.unit.id]] if cell.index.nil? }
+        wanted.each do |cell|
+          puts[cell.part][cell.reference] = [cell, contents[cell.unit.id]] if cell.index.nil?
+        end
         references = wanted.any?(&:index) ? reference_counts : {}
-        wanted.select(&:index).group_by(&:index).each { |index, cells| put_shared(index, cells, contents, references, puts) }
+        wanted
+          .select(&:index)
+          .group_by(&:index)
+          .each { |index, cells| put_shared(index, cells, contents, references, puts) }
         puts
       end
 
       # One string for many cells: it is changed where all of them agree, and doubled where they do not.
       def put_shared(index, cells, contents, references, puts)
         @strings_changed = true
-        groups = cells.group_by { |cell| contents[cell.unit.id].written }.values.sort_by { |group| -group.size }
+        groups =
+          cells.group_by { |cell| contents[cell.unit.id].written }.values.sort_by { |group| -group.size }
         original = groups.size > 1 || references[index] != cells.size ? @strings[index].dup : nil
-        RichText.new(@strings[index]).write(contents[groups.shift.first.unit.id], nil) if references[index] == cells.size
+        if references[index] == cells.size
+          RichText.new(@strings[index]).write(contents[groups.shift.first.unit.id], nil)
+        end
         groups.each do |group|
           copy = parse(@strings_path).root.add_child(original.dup)
           RichText.new(copy).write(contents[group.first.unit.id], nil)
@@ -306,32 +500,52 @@ module Glossema
       # How many cells of all sheets, taken or not, show each shared string.
       def reference_counts
         @sheets.each_with_object(Hash.new(0)) do |sheet, counts|
-          container.read(sheet.path).b.scan(/<(?:\w+:)?c\b[^>]*\bt="s"[^>]*>\s*<(?:\w+:)?v>(\d+)</n) { |(index)| counts[index.to_i] += 1 }
+          container
+            .read(sheet.path)
+            .b
+            .scan(/<(?:\w+:)?c\b[^>]*\bt="s"[^>]*>\s*<(?:\w+:)?v>(\d+)</n) do |(index)|
+              counts[index.to_i] += 1
+            end
         end
       end
 
       def put_headings(contents)
         by_place = @taken.to_h { |cell| [[cell.part, cell.reference], cell] }
-        @tables.select do |_, headings|
-          headings.count do |part, reference, node|
-            content = contents[by_place[[part, reference]]&.unit&.id] or next
-            node["name"] = content.text.gsub("\n", "_x000a_")
-          end.positive?
-        end.keys
+        @tables
+          .select do |_, headings|
+            headings
+              .count do |part, reference, node|
+                content = contents[by_place[[part, reference]]&.unit&.id] or next
+                node["name"] = content.text.gsub("\n", "_x000a_")
+              end
+              .positive?
+          end
+          .keys
       end
 
       def put_names(contents)
         used = {}
-        @places.select { |place| place.part == @main }.each do |place|
-          wanted = (contents[place.unit.id] || place.unit.content).text.gsub(NAMELESS, " ").strip[0, MAX_NAME]
-          wanted = "#{wanted[0, MAX_NAME - 3]} #{used[wanted.downcase] + 1}" if used[wanted.downcase]
-          used[wanted.downcase] = used.fetch(wanted.downcase, 0) + 1
-          place.attribute.content = wanted
-        end.any? { |place| contents.key?(place.unit.id) } ? [@main] : []
+        if @places
+            .select { |place| place.part == @main }
+            .each { |place|
+              wanted =
+                (contents[place.unit.id] || place.unit.content).text.gsub(NAMELESS, " ").strip[0, MAX_NAME]
+              wanted = "#{wanted[0, MAX_NAME - 3]} #{used[wanted.downcase] + 1}" if used[wanted.downcase]
+              used[wanted.downcase] = used.fetch(wanted.downcase, 0) + 1
+              place.attribute.content = wanted
+            }
+            .any? { |place| contents.key?(place.unit.id) }
+          [@main]
+        else
+          []
+        end
       end
 
       def frame_sheet(xml)
-        xml.root.xpath(".//*[local-name()='dataValidation']").each { |node| MESSAGES.each { |name| node.remove_attribute(name) } }
+        xml
+          .root
+          .xpath(".//*[local-name()='dataValidation']")
+          .each { |node| MESSAGES.each { |name| node.remove_attribute(name) } }
         xml.root.xpath(".//*[local-name()='hyperlink']").each { |node| node.remove_attribute("tooltip") }
         xml.root.xpath("./*[local-name()='headerFooter']/*").each { |node| node.content = "" }
       end
@@ -340,9 +554,12 @@ module Glossema
       def frame_rows(rows, sheet)
         taken = @taken.select { |cell| cell.part == sheet.path }.to_h { |cell| [cell.reference, cell] }
         SheetData.map(rows) do |cell, raw|
-          if taken[cell.reference] then taken[cell.reference].source ? "" : cell.reference
-          elsif cell.shared then "#{cell.reference}=#{rich_of(cell)&.content&.written}"
-          else raw
+          if taken[cell.reference]
+            taken[cell.reference].source ? "" : cell.reference
+          elsif cell.shared
+            "#{cell.reference}=#{rich_of(cell)&.content&.written}"
+          else
+            raw
           end
         end
       end

@@ -1,5 +1,6 @@
-# XML by ITS 2.0 rules: presets for known vocabularies, rules handed over with the option "rules", rules written in the document.
-# Where nothing says which elements stand within text, those do that share a parent with running text.
+# XML by ITS 2.0 rules: presets for known vocabularies, rules handed over with the option "rules", rules
+# written in the document. Where nothing says which elements stand within text, those do that share a parent
+# with running text.
 module Glossema
   module Formats
     class Xml < MarkedFile
@@ -7,14 +8,47 @@ module Glossema
       EXTENSIONS = %w[xml dita ditamap docbook dbk svg resx resw ttml dfxp].freeze
       MEDIA_TYPE = "application/xml".freeze
       DEFAULTS = { "rules" => "", "preset" => "", "encoding" => "" }.freeze
-      PRESETS = { "dita" => %w[topic concept task reference troubleshooting glossentry glossgroup map bookmap dita learningContent subjectScheme],
-                  "docbook" => %w[article book chapter section part set appendix preface refentry sect1 sect2 sect3 glossary topic-db], "resx" => %w[root], "android" => %w[resources], "svg" => %w[svg],
-                  "ttml" => %w[tt] }.freeze
+      PRESETS = {
+        "dita" => %w[
+          topic concept task reference troubleshooting glossentry glossgroup map bookmap dita learningContent
+          subjectScheme
+        ],
+        "docbook" => %w[
+          article book chapter section part set appendix preface refentry sect1 sect2 sect3 glossary topic-db
+        ],
+        "resx" => %w[root],
+        "android" => %w[resources],
+        "svg" => %w[svg],
+        "ttml" => %w[tt]
+      }.freeze
       DOCBOOK = "http://docbook.org/ns/docbook".freeze
       DITA_ARCH = /ditaarch|DTD DITA|dita-ot|DITAArchVersion/i
-      LOOKS = { "b" => "bold", "strong" => "bold", "i" => "italic", "em" => "italic", "emphasis" => "italic", "u" => "underline", "sup" => "super", "superscript" => "super", "sub" => "sub", "subscript" => "sub",
-                "tt" => "mono", "codeph" => "mono", "code" => "mono", "literal" => "mono", "filepath" => "mono", "filename" => "mono", "command" => "mono", "cite" => "italic", "xref" => "link", "link" => "link",
-                "ulink" => "link", "a" => "link", "uicontrol" => "bold", "guilabel" => "bold" }.freeze
+      LOOKS = {
+        "b" => "bold",
+        "strong" => "bold",
+        "i" => "italic",
+        "em" => "italic",
+        "emphasis" => "italic",
+        "u" => "underline",
+        "sup" => "super",
+        "superscript" => "super",
+        "sub" => "sub",
+        "subscript" => "sub",
+        "tt" => "mono",
+        "codeph" => "mono",
+        "code" => "mono",
+        "literal" => "mono",
+        "filepath" => "mono",
+        "filename" => "mono",
+        "command" => "mono",
+        "cite" => "italic",
+        "xref" => "link",
+        "link" => "link",
+        "ulink" => "link",
+        "a" => "link",
+        "uicontrol" => "bold",
+        "guilabel" => "bold"
+      }.freeze
 
       def self.recognises?(bytes, name)
         return false unless EncodedText.text?(bytes)
@@ -27,10 +61,23 @@ module Glossema
       def self.refuse_hostile(text, name)
         subset = text[/<!DOCTYPE[^\[>]*\[(.*?)\]\s*>/m, 1] or return
         declared = subset.scan(/<!ENTITY\s+(%\s+)?(\S+)\s+(?:(SYSTEM|PUBLIC)\b|("[^"]*"|'[^']*'))/m)
-        raise Refused.new("hostile", "#{name} declares entities that are kept outside the file, and was not opened.") if declared.any? { |parameter, _, outside, _| outside && parameter.nil? }
-        return unless declared.any? { |_, _, _, value| value.to_s.gsub(/&(?:#\w+|amp|lt|gt|quot|apos);/, "").match?(/&\w+;|%\w+;/) }
+        if declared.any? { |parameter, _, outside, _| outside && parameter.nil? }
+          raise Refused.new(
+            "hostile",
+            "#{name} declares entities that are kept outside the file, and was not opened."
+          )
+        end
+        unless declared.any? { |_, _, _, value|
+                 value.to_s.gsub(/&(?:#\w+|amp|lt|gt|quot|apos);/, "").match?(/&\w+;|%\w+;/)
+               }
+          return
+        end
 
-        raise Refused.new("hostile", "#{name} declares entities made of other entities, which can grow without end, and was not opened.")
+        raise Refused.new(
+          "hostile",
+          "#{name} declares entities made of other entities, which can grow without end, and was not " \
+            "opened."
+        )
       end
 
       def source_language
@@ -44,7 +91,13 @@ module Glossema
 
         name, head = @dom.root.name, @text[0, 3000]
         return "docbook" if @dom.root.namespace&.href == DOCBOOK || head.match?(/DTD DocBook/i)
-        return "dita" if PRESETS["dita"].include?(name) && (head.match?(DITA_ARCH) || File.extname(@name).match?(/dita/i) || @dom.at_xpath("/*[self::topic or self::task or self::concept or self::reference]/title"))
+        if PRESETS["dita"].include?(name) &&
+            (
+              head.match?(DITA_ARCH) || File.extname(@name).match?(/dita/i) ||
+                @dom.at_xpath("/*[self::topic or self::task or self::concept or self::reference]/title")
+            )
+          return "dita"
+        end
         return "resx" if name == "root" && @dom.at_xpath("/root/data/value")
         return name == "tt" ? "ttml" : name if %w[svg tt].include?(name)
 
@@ -56,34 +109,57 @@ module Glossema
       def prepare
         self.class.refuse_hostile(@text, @name)
         # As libxml sees it: the text is UTF-8 now, whatever it says.
-        @dom = Nokogiri::XML(@text, nil, "UTF-8") { |config| config.strict.nonet }
+        @dom = Nokogiri.XML(@text, nil, "UTF-8") { |config| config.strict.nonet }
         raise Refused.new("damaged", "#{@name} is damaged: it has no root element.") unless @dom.root
       rescue Nokogiri::XML::SyntaxError => e
-        raise Refused.new("hostile", "#{@name} is built to grow beyond all bounds (#{e.message.strip[0, 60]}), and was not opened.") if e.message.match?(/entity reference loop|amplification|excessive depth/i)
+        if e.message.match?(/entity reference loop|amplification|excessive depth/i)
+          raise Refused.new(
+            "hostile",
+            "#{@name} is built to grow beyond all bounds (#{e.message.strip[0,
+              60]}), and was not opened."
+          )
+        end
 
-        raise Refused.new("damaged", "#{@name} is damaged at line #{e.line}: it is not well-formed XML (#{e.message.sub(/\A\d+:\d+: (?:FATAL|ERROR): /, '').strip[0, 100]}).")
+        raise Refused.new(
+          "damaged",
+          "#{@name} is damaged at line #{e.line}: it is not well-formed XML (" \
+            "#{e.message.sub(/\A\d+:\d+: (?:FATAL|ERROR): /, "").strip[0, 100]})."
+        )
       end
 
       def settle
-        rules = [preset && Its.preset(preset), @options["rules"].to_s.strip.empty? ? nil : @options["rules"]].compact
+        rules = [
+          preset && Its.preset(preset),
+          @options["rules"].to_s.strip.empty? ? nil : @options["rules"]
+        ].compact
         @its = Its.new(@dom, rules)
         @known = rules.any? || @dom.at_xpath("//its:withinTextRule", its: Its::NAMESPACE)
         @within_text = @known ? {} : guess_inline
       end
 
-      # Names of elements that stand beside running text somewhere, or only ever in such elements, and hold no blocks.
+      # Names of elements that stand beside running text somewhere, or only ever in such elements, and hold no
+      # blocks.
       def guess_inline
         names, parents = {}, Hash.new { |hash, name| hash[name] = {} }
         tree.each_element do |node|
           parents[node.name][node.parent.name] = true
-          names[node.name] = true if node.parent.children.any? { |one| one.kind == :text && one.raw.match?(/[^\s]/) }
+          names[node.name] = true if node.parent.children.any? { |one|
+            one.kind == :text && one.raw.match?(/[^\s]/)
+          }
         end
-        while (more = parents.keys.find { |name| !names[name] && parents[name].keys.all? { |parent| names[parent] } })
+        while (
+          more =
+            parents.keys.find do |name|
+              !names[name] && parents[name].keys.all? { |parent| names[parent] }
+            end
+        )
           names[more] = true
         end
         loop do
           outsiders = []
-          tree.each_element { |node| outsiders << node.name if names[node.name] && node.elements.any? { |child| !names[child.name] } }
+          tree.each_element do |node|
+            outsiders << node.name if names[node.name] && node.elements.any? { |child| !names[child.name] }
+          end
           return names if outsiders.empty?
 
           outsiders.each { |name| names.delete(name) }
@@ -116,7 +192,9 @@ module Glossema
       end
 
       # Inside a text, what is not to be translated is a single code.
-      def opaque?(node) = info(node).translate == false && node.elements.none? { |child| info(child).translate }
+      def opaque?(node) =
+        info(node).translate == false && node.elements.none? { |child| info(child).translate }
+
       def translatable?(node, _inherited) = info(node).translate
       def preserves?(node, _inherited) = info(node).preserve || false
       def attribute_names(node) = info(node).attributes.keys
@@ -126,7 +204,13 @@ module Glossema
       def path_name(node, _context) = node.local.tr("_-", " ")
 
       def block_name(node, context)
-        { "title" => "heading-2", "li" => "list-item", "listitem" => "list-item", "entry" => "cell", "stentry" => "cell" }.fetch(node.local, context.block == "list-item" ? "list-item" : "paragraph")
+        {
+          "title" => "heading-2",
+          "li" => "list-item",
+          "listitem" => "list-item",
+          "entry" => "cell",
+          "stentry" => "cell"
+        }.fetch(node.local, context.block == "list-item" ? "list-item" : "paragraph")
       end
 
       def facts(node)
@@ -135,12 +219,26 @@ module Glossema
       end
 
       def page_unit(html, unit, _parent)
-        { "heading-2" => "<h2>#{html}</h2>", "list-item" => "<p class=\"item\" style=\"--level:0\" data-mark=\"•\">#{html}</p>" }.fetch(unit.block, "<p>#{html}</p>")
+        {
+          "heading-2" => "<h2>#{html}</h2>",
+          "list-item" => "<p class=\"item\" style=\"--level:0\" data-mark=\"•\">#{html}</p>"
+        }.fetch(unit.block, "<p>#{html}</p>")
       end
 
       def page_block(node, inner)
-        { "row" => "tr", "strow" => "tr", "sthead" => "tr", "tr" => "tr", "entry" => "td", "stentry" => "td", "td" => "td", "th" => "th", "table" => "table", "informaltable" => "table", "simpletable" => "table" }
-          .fetch(node.local, nil).then { |tag| tag ? "<#{tag}>#{inner}</#{tag}>" : inner }
+        {
+          "row" => "tr",
+          "strow" => "tr",
+          "sthead" => "tr",
+          "tr" => "tr",
+          "entry" => "td",
+          "stentry" => "td",
+          "td" => "td",
+          "th" => "th",
+          "table" => "table",
+          "informaltable" => "table",
+          "simpletable" => "table"
+        }.fetch(node.local, nil).then { |tag| tag ? "<#{tag}>#{inner}</#{tag}>" : inner }
       end
     end
   end

@@ -1,5 +1,6 @@
-# YAML: every text is a unit, its place (a.b[2]) the key; comments, order, anchors and styles of writing stay. A file with one
-# root named by a language gets the target's there, and plural forms under a key (one, other) are added as the target needs them.
+# YAML: every text is a unit, its place (a.b[2]) the key; comments, order, anchors and styles of writing stay.
+# A file with one root named by a language gets the target's there, and plural forms under a key (one, other)
+# are added as the target needs them.
 autoload :Psych, "psych"
 
 module Glossema
@@ -8,7 +9,13 @@ module Glossema
       NAME = "YAML".freeze
       EXTENSIONS = %w[yml yaml].freeze
       MEDIA_TYPE = "application/yaml".freeze
-      DEFAULTS = { "only" => "", "except" => "", "plurals" => true, "target_language" => "", "encoding" => "" }.freeze
+      DEFAULTS = {
+        "only" => "",
+        "except" => "",
+        "plurals" => true,
+        "target_language" => "",
+        "encoding" => ""
+      }.freeze
       MAX_DEPTH = 200
 
       def self.recognises?(bytes, name) = EncodedText.text?(bytes) && ending?(name)
@@ -31,13 +38,24 @@ module Glossema
         events.scalars.each { |scalar| take_scalar(scalar) }
         add_plurals(events) if @options["plurals"] && @options["target_language"].to_s != ""
       rescue Psych::SyntaxError => e
-        raise Refused.new("damaged", "#{@name} is damaged at line #{e.line}: it is not valid YAML (#{[e.problem, e.context].compact.join(' ').strip[0, 100]}).")
+        raise Refused.new(
+          "damaged",
+          "#{@name} is damaged at line #{e.line}: it is not valid YAML (" \
+            "#{[e.problem, e.context].compact.join(" ").strip[0, 100]})."
+        )
       rescue Events::TooDeep
-        raise Refused.new("hostile", "#{@name} nests its values deeper than any file of texts does, and was not opened.")
+        raise Refused.new(
+          "hostile",
+          "#{@name} nests its values deeper than any file of texts does, and was not opened."
+        )
       end
 
       def offset(line, column)
-        line >= @lines.size ? @text.bytesize : @starts[line] + @lines[line].each_char.first(column).sum(&:bytesize)
+        if line >= @lines.size
+          @text.bytesize
+        else
+          @starts[line] + @lines[line].each_char.first(column).sum(&:bytesize)
+        end
       end
 
       def take_scalar(scalar)
@@ -51,13 +69,15 @@ module Glossema
         content, raws = Placeholders.read(value)
         @keys ||= Hash.new(0)
         id = (@keys[scalar.path] += 1) > 1 ? "#{scalar.path}##{@keys[scalar.path]}" : scalar.path
-        place(id, from, to, content, key: scalar.path, note: note) { |target| written(Placeholders.write(target, raws, &:itself), scalar.style, raw_indent, slice(from, to)) }
+        place(id, from, to, content, key: scalar.path, note: note) do |target|
+          written(Placeholders.write(target, raws, &:itself), scalar.style, raw_indent, slice(from, to))
+        end
       end
 
       # The bytes a scalar takes; for block scalars the lines of its text, and their indentation.
       def range(scalar)
         from, to = offset(scalar.line, scalar.column), offset(scalar.end_line, scalar.end_column)
-        return [from, to, nil] unless scalar.block?
+        return from, to, nil unless scalar.block?
 
         first = scalar.line + 1
         first += 1 while @lines[first]&.match?(/\A[ ]*\r?\n?\z/) && first < @lines.size - 1
@@ -74,22 +94,40 @@ module Glossema
 
       def written(text, style, indent, raw)
         case style
-        when :literal then text.split("\n", -1).join("#{line_end}#{' ' * indent}").gsub(/[ ]+(?=\r?\n|\z)/) { |space| space.length == indent ? "" : space }
-        when :folded then text.gsub(/\n+/) { |ends| line_end * (ends.length + 1) + (" " * indent) }
-        when :single then text.include?("\n") ? double(text) : "'#{text.gsub("'", "''")}'"
-        when :double then double(text, raw.ascii_only? && raw.match?(/\\[ux]/))
-        else plain(text)
+        when :literal
+          text
+            .split("\n", -1)
+            .join("#{line_end}#{" " * indent}")
+            .gsub(/[ ]+(?=\r?\n|\z)/) { |space| space.length == indent ? "" : space }
+        when :folded
+          text.gsub(/\n+/) { |ends| line_end * (ends.length + 1) + (" " * indent) }
+        when :single
+          text.include?("\n") ? double(text) : "'#{text.gsub("'", "''")}'"
+        when :double
+          double(text, raw.ascii_only? && raw.match?(/\\[ux]/))
+        else
+          plain(text)
         end
       end
 
       def double(text, ascii = false)
         out = ::JSON.generate(text)
-        ascii ? out.gsub(/[^\x00-\x7F]/) { |char| char.ord > 0xFFFF ? format("\\U%08X", char.ord) : format("\\u%04X", char.ord) } : out
+        if ascii
+          out.gsub(/[^\x00-\x7F]/) do |char|
+            char.ord > 0xFFFF ? format("\\U%08X", char.ord) : format("\\u%04X", char.ord)
+          end
+        else
+          out
+        end
       end
 
       # Unquoted as it was where YAML reads it back as the same text.
       def plain(text)
-        !text.match?(/\A[\s?:\-&*!|>'"%@`#,\[\]{}=~<]|: |:\z| #|\s\z|[\n\t,\[\]{}]/) && Yaml.text?(text) ? text : double(text)
+        if !text.match?(/\A[\s?:\-&*!|>'"%@`#,\[\]{}=~<]|: |:\z| #|\s\z|[\n\t,\[\]{}]/) && Yaml.text?(text)
+          text
+        else
+          double(text)
+        end
       end
 
       def comment_above(line)
@@ -122,37 +160,68 @@ module Glossema
       end
 
       def add_plurals(events)
-        events.scalars.select { |scalar| scalar.path.match?(/\.(?:zero|one|two|few|many|other)\z/) }.group_by { |scalar| scalar.path[/\A(.*)\.\w+\z/, 1] }.each do |parent, group|
-          other = group.find { |scalar| scalar.path.end_with?(".other") }
-          next if other.nil? || group.size < 2 || group.any? { |scalar| scalar.flow || scalar.block? } || !other.text?
+        events
+          .scalars
+          .select { |scalar| scalar.path.match?(/\.(?:zero|one|two|few|many|other)\z/) }
+          .group_by { |scalar| scalar.path[/\A(.*)\.\w+\z/, 1] }
+          .each do |parent, group|
+            other = group.find { |scalar| scalar.path.end_with?(".other") }
+            if other.nil? || group.size < 2 || group.any? { |scalar| scalar.flow || scalar.block? } ||
+                !other.text?
+              next
+            end
 
-          last = group.max_by(&:end_line)
-          to = offset(last.end_line, last.end_column)
-          first = @starts[group.min_by(&:line).line]
-          @free << [first, to]
-          indent = @lines[other.line][/\A */]
-          (Plurals.categories(@options["target_language"]) - group.map { |scalar| scalar.path[/\w+\z/] }).each do |category|
-            content, raws = Placeholders.read(other.value)
-            place("#{parent}.#{category}", to, to, content, key: "#{parent}.#{category}", note: "plural form “#{category}”", extra: true) do |target|
-              "#{line_end}#{indent}#{category}: #{double(Placeholders.write(target, raws, &:itself))}"
+            last = group.max_by(&:end_line)
+            to = offset(last.end_line, last.end_column)
+            first = @starts[group.min_by(&:line).line]
+            @free << [first, to]
+            indent = @lines[other.line][/\A */]
+            (
+              Plurals.categories(@options["target_language"]) - group.map { |scalar| scalar.path[/\w+\z/] }
+            ).each do |category|
+              content, raws = Placeholders.read(other.value)
+              place(
+                "#{parent}.#{category}",
+                to,
+                to,
+                content,
+                key: "#{parent}.#{category}",
+                note: "plural form “#{category}”",
+                extra: true
+              ) do |target|
+                "#{line_end}#{indent}#{category}: #{double(Placeholders.write(target, raws, &:itself))}"
+              end
             end
           end
-        end
       end
 
       # What psych's parser tells, with places.
       class Events < ::Psych::Handler
         TooDeep = Class.new(StandardError)
-        Found = Struct.new(:path, :value, :plain, :quoted, :style, :line, :column, :end_line, :end_column, :flow, :tag, keyword_init: true) do
-          def block? = %i[literal folded].include?(style)
+        Found =
+          Struct.new(
+            :path,
+            :value,
+            :plain,
+            :quoted,
+            :style,
+            :line,
+            :column,
+            :end_line,
+            :end_column,
+            :flow,
+            :tag,
+            keyword_init: true
+          ) do
+            def block? = %i[literal folded].include?(style)
 
-          # Numbers, dates, booleans and the like are no texts.
-          def text?
-            return false if tag && !tag.end_with?("str")
+            # Numbers, dates, booleans and the like are no texts.
+            def text?
+              return false if tag && !tag.end_with?("str")
 
-            quoted || block? || Yaml.text?(value)
+              quoted || block? || Yaml.text?(value)
+            end
           end
-        end
         STYLES = { 1 => :plain, 2 => :single, 3 => :double, 4 => :literal, 5 => :folded }.freeze
 
         attr_reader :scalars, :root_keys
@@ -171,9 +240,19 @@ module Glossema
         def alias(_anchor) = step
 
         def scalar(value, _anchor, tag, plain, quoted, style)
-          found = Found.new(value: value, plain: plain, quoted: quoted, tag: tag, style: STYLES[style], line: @place[0], column: @place[1], end_line: @place[2], end_column: @place[3], flow: @stack.any? { |frame|
-            frame[:flow]
-          })
+          found =
+            Found.new(
+              value: value,
+              plain: plain,
+              quoted: quoted,
+              tag: tag,
+              style: STYLES[style],
+              line: @place[0],
+              column: @place[1],
+              end_line: @place[2],
+              end_column: @place[3],
+              flow: @stack.any? { |frame| frame[:flow] }
+            )
           frame = @stack.last
           if frame && frame[:kind] == :mapping && frame[:key].nil?
             frame[:key] = value
@@ -206,7 +285,13 @@ module Glossema
         end
 
         def path
-          @stack.each_with_object(+"") { |frame, out| frame[:kind] == :mapping ? out << (out.empty? ? frame[:key].to_s : ".#{frame[:key]}") : out << "[#{frame[:index]}]" }
+          @stack.each_with_object(+"") do |frame, out|
+            if frame[:kind] == :mapping
+              out << (out.empty? ? frame[:key].to_s : ".#{frame[:key]}")
+            else
+              out << "[#{frame[:index]}]"
+            end
+          end
         end
       end
     end

@@ -4,9 +4,15 @@ module Glossema
     module Dates
       # A name found: of what ("months" or "days"), which one, and in which list of names (width) it stands.
       Name = Struct.new(:of, :which, :list)
-      WIDTHS = [%i[format wide], %i[format abbreviated], %i[stand-alone wide], %i[stand-alone abbreviated]].freeze
+      WIDTHS = [
+        %i[format wide],
+        %i[format abbreviated],
+        %i[stand-alone wide],
+        %i[stand-alone abbreviated]
+      ].freeze
       # Three numbers are a date when one of them is a year or slashes part them.
-      PARTS = %r{\A(?:\d{1,2}([.-])\d{1,2}\1\d{4}|\d{4}([./-])\d{1,2}\2\d{1,2}|\d{1,2}/\d{1,2}/(?:\d{4}|\d\d))\z}
+      PARTS =
+        %r{\A(?:\d{1,2}([.-])\d{1,2}\1\d{4}|\d{4}([./-])\d{1,2}\2\d{1,2}|\d{1,2}/\d{1,2}/(?:\d{4}|\d\d))\z}
 
       module_function
 
@@ -17,13 +23,18 @@ module Glossema
       def names_of_language(tag)
         require "twitter_cldr"
         primary = Languages.primary(tag).to_sym
-        [:en, primary].uniq.filter_map { |locale| TwitterCldr.supported_locale?(locale) && TwitterCldr.get_locale_resource(locale, :languages)[locale][:languages][primary] }
+        [:en, primary].uniq.filter_map do |locale|
+          TwitterCldr.supported_locale?(locale) &&
+            TwitterCldr.get_locale_resource(locale, :languages)[locale][:languages][primary]
+        end
       end
 
-      # A word and a language tag → Name, or nil where it is no name of a month or day there. What may be both is a month.
+      # A word and a language tag → Name, or nil where it is no name of a month or day there. What may be both
+      # is a month.
       def name(word, tag) = names(tag)[fold(word)]
 
-      # The name of a month or day in a language, in the list of names that `like` is of, its first letter as in `word`.
+      # The name of a month or day in a language, in the list of names that `like` is of, its first letter as
+      # in `word`.
       def written(which, like, tag, word)
         text = calendar(tag).dig(like.of, *like.list, which)
         word.match?(/\A\p{Lu}/) ? text.sub(/\A./, &:upcase) : text
@@ -36,21 +47,28 @@ module Glossema
         order.all? ? order : [0, 1, 2]
       end
 
-      # A date in digits: old as it stands in a text, there as it stands in the translation of that text → the new one as it would
-      # stand there, nil where the two are not the same date. tags: of source and target.
+      # A date in digits: old as it stands in a text, there as it stands in the translation of that text → the
+      # new one as it would stand there, nil where the two are not the same date. tags: of source and target.
       def moved(old, there, new, tags)
         return unless [old, there, new].all? { |text| text.match?(PARTS) }
 
         olds, theres, news = [old, there, new].map { |text| text.scan(/\d+/) }
-        ways = [0, 1, 2].permutation.select { |way| way.each_with_index.all? { |from, to| same?(olds[from], theres[to]) } }
+        ways =
+          [0, 1, 2].permutation.select do |way|
+            way.each_with_index.all? { |from, to| same?(olds[from], theres[to]) }
+          end
         usual = order(tags[0]).zip(order(tags[1])).sort_by(&:last).map(&:first)
         way = ways.find { |one| one == usual } || ways.min or return
-        padded = theres.any? { |part| part.start_with?("0") } || (news.any? { |part| part.start_with?("0") } && theres.none? { |part| part.length == 1 })
+        padded =
+          theres.any? { |part| part.start_with?("0") } ||
+          (news.any? { |part| part.start_with?("0") } && theres.none? { |part| part.length == 1 })
         mark = there[/[^\d]/]
         way.each_with_index.map { |from, to| part(news[from], theres[to], padded) }.join(mark)
       end
 
-      def same?(one, other) = one.to_i == other.to_i || (one.length == 2 && other.length == 4 && one == other[2..]) || (one.length == 4 && other.length == 2 && other == one[2..])
+      def same?(one, other) =
+        one.to_i == other.to_i || (one.length == 2 && other.length == 4 && one == other[2..]) ||
+          (one.length == 4 && other.length == 2 && other == one[2..])
       private_class_method :same?
 
       def part(digits, there, padded)
@@ -61,9 +79,14 @@ module Glossema
       private_class_method :part
 
       def names(tag)
-        (@names ||= {})[tag] ||= %i[days months].product([tag.to_s[/\A[a-z]+/i], tag], WIDTHS.reverse).each_with_object({}) do |(of, one, list), found|
-          calendar(one).dig(of, *list).to_h.each { |which, text| found[fold(text)] = Name.new(of, which, list) }
-        end
+        (@names ||= {})[tag] ||= %i[days months]
+          .product([tag.to_s[/\A[a-z]+/i], tag], WIDTHS.reverse)
+          .each_with_object({}) do |(of, one, list), found|
+            calendar(one)
+              .dig(of, *list)
+              .to_h
+              .each { |which, text| found[fold(text)] = Name.new(of, which, list) }
+          end
       end
       private_class_method :names
 
@@ -74,8 +97,11 @@ module Glossema
       def calendar(tag)
         (@calendars ||= {})[tag] ||= begin
           require "twitter_cldr"
-          locale = [tag.to_s, tag.to_s[/\A[a-z]+/i]].map { |one| one.tr("_", "-").to_sym }.find { |one| TwitterCldr.supported_locale?(one) }
-          (locale && TwitterCldr.get_locale_resource(locale, :calendars)[locale][:calendars][:gregorian]) || {}
+          locale =
+            [tag.to_s, tag.to_s[/\A[a-z]+/i]].map { |one| one.tr("_", "-").to_sym }
+              .find { |one| TwitterCldr.supported_locale?(one) }
+          (locale && TwitterCldr.get_locale_resource(locale, :calendars)[locale][:calendars][:gregorian]) ||
+            {}
         end
       end
       private_class_method :calendar

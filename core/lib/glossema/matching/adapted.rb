@@ -1,4 +1,5 @@
-# Matches that differ from today's source in numbers, dates, links and codes alone: those are put into the stored translation.
+# Matches that differ from today's source in numbers, dates, links and codes alone: those are put into the
+# stored translation.
 module Glossema
   module Matching
     class Adapted
@@ -9,8 +10,12 @@ module Glossema
 
       # The units of two texts in a language, alike but for what can be adapted? Codes count nothing.
       def self.alike?(one, other, lang)
-        one, other = [one, other].map { |units| units.any? { |unit| unit.kind == :code } ? units.reject { |unit| unit.kind == :code } : units }
-        one.size == other.size && one.each_with_index.all? { |unit, index| same_place?(unit, other[index], lang) }
+        one, other =
+          [one, other].map do |units|
+            units.any? { |unit| unit.kind == :code } ? units.reject { |unit| unit.kind == :code } : units
+          end
+        one.size == other.size &&
+          one.each_with_index.all? { |unit, index| same_place?(unit, other[index], lang) }
       end
 
       def self.same_place?(unit, other, lang)
@@ -30,27 +35,32 @@ module Glossema
       end
       private_class_method :dated?
 
-      # query, stored: units of today's source and of the memory's, alike; target: Content of the stored translation;
-      # languages: [source tag, target tag]; term: [from, to, text] of a term to be put into the translation, or nil. Returns
-      # [Content, [Change, …]], or nil when the old text is not in the translation as often as in its source.
+      # query, stored: units of today's source and of the memory's, alike; target: Content of the stored
+      # translation; languages: [source tag, target tag]; term: [from, to, text] of a term to be put into the
+      # translation, or nil. Returns [Content, [Change, …]], or nil when the old text is not in the
+      # translation as often as in its source.
       def self.target(query, stored, target, languages, term: nil)
         new(query, stored, target, languages, term).result
       end
 
       def initialize(query, stored, target, languages, term = nil)
-        @term = term && [Counting::Token.new(target.text[term[0]...term[1]], :word, term[0], term[1]), term[2]]
-        @pairs = [stored, query].map { |units| units.reject { |unit| unit.kind == :code || unit.kind == :mark } }.transpose
+        @term =
+          term && [Counting::Token.new(target.text[term[0]...term[1]], :word, term[0], term[1]), term[2]]
+        @pairs =
+          [stored, query].map { |units| units.reject { |unit| unit.kind == :code || unit.kind == :mark } }
+            .transpose
         @target, @languages = target, languages
         @tokens = Counting::Tokens.of(target.text)
       end
 
       def result
-        changes = @pairs.each_with_index.filter_map do |(old, new), index|
-          next if old.text == new.text
+        changes =
+          @pairs.each_with_index.filter_map do |(old, new), index|
+            next if old.text == new.text
 
-          token = counterpart(old, index) or return nil
-          [token, form(new.text, old.text, token.text)]
-        end
+            token = counterpart(old, index) or return nil
+            [token, form(new.text, old.text, token.text)]
+          end
         changes << @term if @term
         changes.sort_by! { |token, _| token.from }
         put(changes) unless changes.each_cons(2).any? { |(one, _), (other, _)| one.to > other.from }
@@ -67,7 +77,9 @@ module Glossema
 
       # Is this, of the translation, what stands for that in the source?
       def there?(old, token)
-        return same?(old, token) || Forms::Dates.moved(old, token, old, @languages) unless (name = month_or_day(old))
+        unless (name = month_or_day(old))
+          return same?(old, token) || Forms::Dates.moved(old, token, old, @languages)
+        end
 
         (found = Forms::Dates.name(token, @languages[1])) && [found.of, found.which] == [name.of, name.which]
       end
@@ -76,20 +88,29 @@ module Glossema
 
       # The same number, date or link, whatever the marks between its digits.
       def same?(one, other)
-        one == other || (one.match?(/\A\d/) && other.match?(/\A\d/) && !one.match?(/\p{L}/) && one.scan(/\d+/) == other.scan(/\d+/))
+        one == other ||
+          (
+            one.match?(/\A\d/) && other.match?(/\A\d/) && !one.match?(/\p{L}/) &&
+              one.scan(/\d+/) == other.scan(/\d+/)
+          )
       end
 
-      # The new text as this translation writes it: with the marks the old one has there, else in the form of the language.
+      # The new text as this translation writes it: with the marks the old one has there, else in the form of
+      # the language.
       def form(new, old, there)
         if (name = month_or_day(new))
-          return Forms::Dates.written(name.which, Forms::Dates.name(there, @languages[1]), @languages[1], there)
+          return (
+            Forms::Dates.written(name.which, Forms::Dates.name(there, @languages[1]), @languages[1], there)
+          )
         end
         return new if old == there && @languages.uniq.size == 1
 
         date = Forms::Dates.moved(old, there, new, @languages) and return date
         marks = there.scan(/[^\d]+/)
         groups = new.scan(/\d+/)
-        return Forms::Numbers.convert(new, *@languages) unless new.match?(/\A\d/) && groups.size == marks.size + 1 && new.scan(/[^\d]+/) == old.scan(/[^\d]+/)
+        unless new.match?(/\A\d/) && groups.size == marks.size + 1 && new.scan(/[^\d]+/) == old.scan(/[^\d]+/)
+          return Forms::Numbers.convert(new, *@languages)
+        end
 
         groups.zip(marks).flatten.compact.join
       end

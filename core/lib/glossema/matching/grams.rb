@@ -1,9 +1,10 @@
-# What a memory's index is made of: a text as keys of its words, single and in pairs, and which of them a lookup has to read.
+# What a memory's index is made of: a text as keys of its words, single and in pairs, and which of them a
+# lookup has to read.
 #
-# A match at score s differs from a text of weight w in at most k = ⌊w × (1 − s)⌋ words where it has no more of them, else in
-# ⌊w × (1 − s) / s⌋. Cut into k + 1 pieces, one piece at least stands in it untouched (pigeonhole), so only units that share a
-# piece need be looked at. Pieces are words and pairs of neighbours, chosen so that few units share them. Inflected words have
-# the same key, being alike in front.
+# A match at score s differs from a text of weight w in at most k = ⌊w × (1 − s)⌋ words where it has no more
+# of them, else in ⌊w × (1 − s) / s⌋. Cut into k + 1 pieces, one piece at least stands in it untouched
+# (pigeonhole), so only units that share a piece need be looked at. Pieces are words and pairs of neighbours,
+# chosen so that few units share them. Inflected words have the same key, being alike in front.
 require "zlib"
 
 module Glossema
@@ -35,10 +36,12 @@ module Glossema
       # A text's class is by its number of words; classes get wider as texts get longer.
       CLASSES = [0, 1, 2, 3, 4, 5, 6, 7, 9, 11, 14, 17, 21, 26, 33, 42, 54, 70, 90, 120, WORDS].freeze
 
-      # What a text is compared by before it is scored; exact, keys and marks are arrays of Integer, each once.
+      # What a text is compared by before it is scored; exact, keys and marks are arrays of Integer, each
+      # once.
       Signature = Struct.new(:exact, :keys, :marks, :weight)
 
-      # What an index keeps of a text: how many words it has, its signature, its sketch, and its grams, packed.
+      # What an index keeps of a text: how many words it has, its signature, its sketch, and its grams,
+      # packed.
       Entry = Struct.new(:count, :signature, :sketch, :grams)
 
       module_function
@@ -46,15 +49,17 @@ module Glossema
       # text → Entry.
       def entry(text)
         words, singles, exact, marks, known = [], [], [], [], remembered
-        Counting::Tokens.texts(Score.nfc(text)).each do |token|
-          code = known[token] || (known[token] = code(token))
-          next marks << (code & EXACT) if code >= MARK
-          next if words.size >= WORDS
+        Counting::Tokens
+          .texts(Score.nfc(text))
+          .each do |token|
+            code = known[token] || (known[token] = code(token))
+            next marks << (code & EXACT) if code >= MARK
+            next if words.size >= WORDS
 
-          words << token
-          singles << (code & KEY)
-          exact << (code >> 32)
-        end
+            words << token
+            singles << (code & KEY)
+            exact << (code >> 32)
+          end
         keys = numbered(singles)
         Entry.new(words.size, packed(exact, keys, marks), bits(keys), all(words, singles).pack("L*"))
       end
@@ -84,9 +89,12 @@ module Glossema
         kind = Counting::Tokens.kind(token)
         return MARK | (Zlib.crc32(token) & EXACT) if kind == :mark
 
-        same = if kind == :number then "0"
-               else token.match?(Adapted::ADDRESS) ? "@" : token
-               end
+        same =
+          if kind == :number
+            "0"
+          else
+            token.match?(Adapted::ADDRESS) ? "@" : token
+          end
         ((Zlib.crc32(same) & EXACT) << 32) | Zlib.crc32(key(token))
       end
       private_class_method :code
@@ -115,16 +123,23 @@ module Glossema
       end
       private_class_method :codes
 
-      # What is kept of a text to compare it by: 16 bits for each word, for each word's key, and for each mark.
+      # What is kept of a text to compare it by: 16 bits for each word, for each word's key, and for each
+      # mark.
       def signature(words, marks)
         codes = codes(words)
-        packed(codes.map { |code| code >> 32 }, numbered(codes.map { |code| code & KEY }), codes(marks).map { |code| code & EXACT })
+        packed(
+          codes.map { |code| code >> 32 },
+          numbered(codes.map { |code| code & KEY }),
+          codes(marks).map { |code| code & EXACT }
+        )
       end
 
-      def packed(exact, keys, marks) = [exact.size, *numbered(exact), *keys, *numbered(marks.first(MARKS))].pack("S*")
+      def packed(exact, keys, marks) =
+        [exact.size, *numbered(exact), *keys, *numbered(marks.first(MARKS))].pack("S*")
       private_class_method :packed
 
-      # Which words a text has, in 30 bits: texts that differ in few words differ in few bits. singles: of all words.
+      # Which words a text has, in 30 bits: texts that differ in few words differ in few bits. singles: of all
+      # words.
       def sketch(singles) = bits(numbered(singles))
 
       def bits(keys)
@@ -149,11 +164,16 @@ module Glossema
 
       def parse(packed)
         count, *list = packed.unpack("S*")
-        Signature.new(list[0, count], list[count, count], list[2 * count..], count + ((list.size - (2 * count)) * WEIGHTS[:mark]))
+        Signature.new(
+          list[0, count],
+          list[count, count],
+          list[2 * count..],
+          count + ((list.size - (2 * count)) * WEIGHTS[:mark])
+        )
       end
 
-      # About what score two texts would have, 0 to 100: an edit distance that does not look at the order. own: a Signature; packed: that of
-      # the other, as kept.
+      # About what score two texts would have, 0 to 100: an edit distance that does not look at the order.
+      # own: a Signature; packed: that of the other, as kept.
       def likeness(own, packed)
         list = packed.unpack("S*")
         count = list[0]
@@ -178,10 +198,18 @@ module Glossema
       end
 
       # The grams a lookup has to know of.
-      def asked(words, singles = Grams.singles(words)) = words.size > LONG ? (pairs(singles) + numbers(words, singles)).uniq : all(words, singles)
+      def asked(words, singles = Grams.singles(words)) =
+        words.size > LONG ? (pairs(singles) + numbers(words, singles)).uniq : all(words, singles)
 
       # Numbers by themselves: any number fits a piece, the same number tells more.
-      def numbers(words, singles) = singles.include?(NUMBER) ? words.each_with_index.filter_map { |word, index| Zlib.crc32("##{word}") if singles[index] == NUMBER } : []
+      def numbers(words, singles) =
+        if singles.include?(NUMBER)
+          words.each_with_index.filter_map do |word, index|
+            Zlib.crc32("##{word}") if singles[index] == NUMBER
+          end
+        else
+          []
+        end
 
       # The grams of neighbouring words.
       def pairs(singles)
@@ -195,11 +223,17 @@ module Glossema
 
       def pair(one, other) = ((one * 31) + (other * 1_000_003)) & 0xFFFFFFFF
 
-      # Texts of two words are also found by how their words begin and end, a single word by any three letters in a row, and a short one by
-      # itself less a letter.
+      # Texts of two words are also found by how their words begin and end, a single word by any three letters
+      # in a row, and a short one by itself less a letter.
       def endings(words)
         words = words.map { |word| fold(word) }
-        return words.flat_map { |word| word.match?(/\A\d/) ? [] : [Zlib.crc32("^#{word[0, 3]}"), Zlib.crc32("~#{word[-3..] || word}")] } unless words.size == 1
+        unless words.size == 1
+          return (
+            words.flat_map do |word|
+              word.match?(/\A\d/) ? [] : [Zlib.crc32("^#{word[0, 3]}"), Zlib.crc32("~#{word[-3..] || word}")]
+            end
+          )
+        end
 
         word = words.first
         grams = "^#{word}$".then { |whole| (0..whole.length - 3).map { |at| Zlib.crc32("-#{whole[at, 3]}") } }
@@ -213,40 +247,60 @@ module Glossema
       # The class of a text of so many words.
       def class_of(count) = CLASSES.bsearch_index { |border| border > count }&.pred || (CLASSES.size - 1)
 
-      # The classes that can hold matches for a text of so many words and weight at a score: [[first, last, pieces], …], those of texts
-      # with no more words than this one's class and those with more; pieces: into how many it is cut for them, so that one is whole.
+      # The classes that can hold matches for a text of so many words and weight at a score: [[first, last,
+      # pieces], …], those of texts with no more words than this one's class and those with more; pieces: into
+      # how many it is cut for them, so that one is whole.
       def classes(count, weight, score)
         share, own = score / 100.0, class_of(count)
         lost = weight * (1 - share)
         room = (CLASSES[own + 1] || count + 1) - 1 - count
-        [[class_of([count - (lost + 1e-6).floor, 1].max), own, (lost + (room * (1 - share)) + 1e-6).floor + 1],
-         [own + 1, class_of(count + ((lost / share) + 1e-6).floor), ((lost / share) + 1e-6).floor + 1]]
+        [
+          [
+            class_of([count - (lost + 1e-6).floor, 1].max),
+            own,
+            (lost + (room * (1 - share)) + 1e-6).floor + 1
+          ],
+          [own + 1, class_of(count + ((lost / share) + 1e-6).floor), ((lost / share) + 1e-6).floor + 1]
+        ]
       end
 
-      # Which grams to read. words: of the text looked up; pieces: how many are needed; sizes: {gram => how many units have it};
-      # budget: how many units may be read. Returns an array of grams, none of them of size 0.
+      # Which grams to read. words: of the text looked up; pieces: how many are needed; sizes: {gram => how
+      # many units have it}; budget: how many units may be read. Returns an array of grams, none of them of
+      # size 0.
       def plan(words, pieces, sizes, budget)
         singles = singles(words)
-        chosen = if words.size <= SHORT then singles + endings(words)
-                 elsif words.size == SHORT + 1 then singles.uniq.min_by(pieces + 1) { |gram| sizes.fetch(gram, 0) }
-                 else words.size > 40 ? [] : cut(singles, sizes, pieces)
-                 end
+        chosen =
+          if words.size <= SHORT
+            singles + endings(words)
+          elsif words.size == SHORT + 1
+            singles.uniq.min_by(pieces + 1) { |gram| sizes.fetch(gram, 0) }
+          else
+            words.size > 40 ? [] : cut(singles, sizes, pieces)
+          end
         chosen = cheapest(chosen.uniq, sizes, OVER * budget)
         left = budget - chosen.uniq.sum { |gram| sizes.fetch(gram, 0) }
-        # What the budget leaves goes to the rarest of the rest: more chances, and a better order of what is found.
-        (pairs(singles) + singles + numbers(words, singles) - chosen).uniq.sort_by { |gram| sizes.fetch(gram, 0) }.each do |gram|
-          left -= sizes.fetch(gram, 0)
-          break if left.negative? && sizes.fetch(gram, 0) > FEW
+        # What the budget leaves goes to the rarest of the rest: more chances, and a better order of what is
+        # found.
+        (pairs(singles) + singles + numbers(words, singles) - chosen)
+          .uniq
+          .sort_by { |gram| sizes.fetch(gram, 0) }
+          .each do |gram|
+            left -= sizes.fetch(gram, 0)
+            break if left.negative? && sizes.fetch(gram, 0) > FEW
 
-          chosen |= [gram]
-        end
+            chosen |= [gram]
+          end
         chosen.uniq.select { |gram| sizes.fetch(gram, 0).positive? }
       end
 
-      # Where a text is all of common words, the commonest of its pieces are left out: what shares them shares others too.
+      # Where a text is all of common words, the commonest of its pieces are left out: what shares them shares
+      # others too.
       def cheapest(grams, sizes, limit)
         spent = 0
-        grams.sort_by { |gram| sizes.fetch(gram, 0) }.take_while.with_index { |gram, index| (spent += sizes.fetch(gram, 0)) <= limit || index < 2 }
+        grams
+          .sort_by { |gram| sizes.fetch(gram, 0) }
+          .take_while
+          .with_index { |gram, index| (spent += sizes.fetch(gram, 0)) <= limit || index < 2 }
       end
       private_class_method :cheapest
 
@@ -262,7 +316,9 @@ module Glossema
           rows << Array.new(count + 1) do |j|
             options = [above[j]]
             if j.positive?
-              options << [above[j - 1][0] + one, [singles[i], above[j - 1][1]]] if above[j - 1] && singles.size <= LONG
+              if above[j - 1] && singles.size <= LONG
+                options << [above[j - 1][0] + one, [singles[i], above[j - 1][1]]]
+              end
               options << [two[j - 1][0] + pair, [gram, two[j - 1][1]]] if two && two[j - 1]
             end
             options.compact.min_by(&:first)

@@ -1,23 +1,49 @@
 # Finds the matches of a segment in several memories, with penalties and in rank order.
 #
 # A memory is anything that answers
-#   candidates(units, content:, floor:, limit:, best_only:) { |candidate| … }, the likeliest first, as many as are asked for;
+#   candidates(units, content:, floor:, limit:, best_only:) { |candidate| … }, the likeliest first, as many as
+#   are asked for;
 #     best_only: when it has exact ones it need not look further
 #   language_pair → [source tag, target tag]; name, id, penalty
 # Known terms are anything that answers translations([source texts]) → {source text => [target texts], …}.
 module Glossema
   module Matching
     # A unit as a store gives it. source and target are Contents; attributes is a hash of strings
-    # (author, created_at, updated_at, client, subject, project, file, origin, previous, next). guess: about what score it will have, or nil.
+    # (author, created_at, updated_at, client, subject, project, file, origin, previous, next). guess: about
+    # what score it will have, or nil.
     Candidate = Struct.new(:id, :source, :target, :attributes, :memory, :guess, keyword_init: true)
 
-    # kind: "context", "exact", "adapted" or "fuzzy"; penalties: array of [reason, points]; raw: the score before them.
-    # target: Content offered, its codes those of today's source; changes: what was adapted in it (Adapted::Change).
-    Match = Struct.new(:candidate, :kind, :score, :raw, :penalties, :differences, :target, :changes, keyword_init: true)
+    # kind: "context", "exact", "adapted" or "fuzzy"; penalties: array of [reason, points]; raw: the score
+    # before them. target: Content offered, its codes those of today's source; changes: what was adapted in it
+    # (Adapted::Change).
+    Match =
+      Struct.new(
+        :candidate,
+        :kind,
+        :score,
+        :raw,
+        :penalties,
+        :differences,
+        :target,
+        :changes,
+        keyword_init: true
+      )
 
     # What is known of the segment looked up. previous and next are the keys of its neighbours,
-    # as the memory keeps them in a unit's attributes, or nil; key is that of its text in the file ("menu.save"), or nil.
-    Query = Struct.new(:content, :source_lang, :target_lang, :client, :subject, :previous, :next, :key, keyword_init: true)
+    # as the memory keeps them in a unit's attributes, or nil; key is that of its text in the file
+    # ("menu.save"), or nil.
+    Query =
+      Struct.new(
+        :content,
+        :source_lang,
+        :target_lang,
+        :client,
+        :subject,
+        :previous,
+        :next,
+        :key,
+        keyword_init: true
+      )
 
     class Lookup
       # How far from the score a guess may be.
@@ -36,18 +62,31 @@ module Glossema
         units = Score.units(query.content)
         found = @memories.flat_map { |memory| found_in(memory, query, units, threshold, limit) }
         found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
-        found = found.sort_by { |match| rank(match, query) }.uniq { |match| [match.candidate.source.written, match.candidate.target.written] }.first(limit)
+        found =
+          found
+            .sort_by { |match| rank(match, query) }
+            .uniq { |match| [match.candidate.source.written, match.candidate.target.written] }
+            .first(limit)
         @terms ? with_terms(found, query, units) : found
       end
 
       private
 
-      # The likeliest come first; once there are enough, what is clearly worse than all of them is not worked out.
+      # The likeliest come first; once there are enough, what is clearly worse than all of them is not worked
+      # out.
       def found_in(memory, query, units, threshold, limit)
         always = constant_penalties(memory, query).sum(&:last)
         list, floor, scored = [], threshold, 0
-        memory.candidates(units, content: query.content, floor: threshold, limit: limit, best_only: limit == 1) do |candidate|
-          break if candidate.guess && (candidate.guess + SLACK < floor || (scored += 1) > BESIDES + (EACH * limit))
+        memory.candidates(
+          units,
+          content: query.content,
+          floor: threshold,
+          limit: limit,
+          best_only: limit == 1
+        ) do |candidate|
+          if candidate.guess && (candidate.guess + SLACK < floor || (scored += 1) > BESIDES + (EACH * limit))
+            break
+          end
 
           found = match(query, units, candidate, memory, floor) or next
           list << found
@@ -63,8 +102,24 @@ module Glossema
           next unless match.kind == "fuzzy"
 
           stored = Score.units(match.candidate.source)
-          term = TermChange.find(query.content.text, units, match.candidate.source.text, stored, match.candidate.target.text, @terms, query.source_lang) or next
-          target, changes = Adapted.target(term.today, term.stored, match.candidate.target, [query.source_lang, query.target_lang], term: term.place)
+          term =
+            TermChange.find(
+              query.content.text,
+              units,
+              match.candidate.source.text,
+              stored,
+              match.candidate.target.text,
+              @terms,
+              query.source_lang
+            ) or next
+          target, changes =
+            Adapted.target(
+              term.today,
+              term.stored,
+              match.candidate.target,
+              [query.source_lang, query.target_lang],
+              term: term.place
+            )
           match.kind, match.target, match.changes = "adapted", target.fitted(query.content), changes if target
         end
         found.sort_by { |match| rank(match, query) }
@@ -72,24 +127,42 @@ module Glossema
 
       def match(query, units, candidate, memory, threshold)
         stored = Score.units(candidate.source)
-        comparison = Score.compare(query.content, candidate.source, floor: threshold, units_of_a: units, units_of_b: stored)
+        comparison =
+          Score.compare(
+            query.content,
+            candidate.source,
+            floor: threshold,
+            units_of_a: units,
+            units_of_b: stored
+          )
         kind, raw, target, changes = judged(query, units, candidate, stored, comparison)
         return unless kind
 
         comparison ||= Score.compare(query.content, candidate.source, units_of_a: units, units_of_b: stored)
         penalties = penalties(query, candidate, memory, kind)
         candidate.memory = memory
-        Match.new(candidate: candidate, kind: kind, raw: raw, penalties: penalties, score: [raw - penalties.sum(&:last), 0].max, differences: comparison.differences,
-                  target: target.fitted(query.content), changes: changes)
+        Match.new(
+          candidate: candidate,
+          kind: kind,
+          raw: raw,
+          penalties: penalties,
+          score: [raw - penalties.sum(&:last), 0].max,
+          differences: comparison.differences,
+          target: target.fitted(query.content),
+          changes: changes
+        )
       end
 
       # [kind, score before penalties, target, changes], or nil where there is no match.
       def judged(query, units, candidate, stored, comparison)
-        return [in_context?(query, candidate) ? "context" : "exact", 100, candidate.target, []] if comparison&.score == 100
+        if comparison&.score == 100
+          return in_context?(query, candidate) ? "context" : "exact", 100, candidate.target, []
+        end
 
         if Adapted.alike?(units, stored, query.source_lang)
-          target, changes = Adapted.target(units, stored, candidate.target, [query.source_lang, query.target_lang])
-          return ["adapted", 99, target, changes] if target
+          target, changes =
+            Adapted.target(units, stored, candidate.target, [query.source_lang, query.target_lang])
+          return "adapted", 99, target, changes if target
         end
         ["fuzzy", comparison.score, candidate.target, []] if comparison
       end
@@ -122,17 +195,19 @@ module Glossema
 
       # Several targets for the same source: all but the best lose a point.
       def penalise_rivals(found, query)
-        found.group_by { |match| Score.fold(match.candidate.source) }.each_value do |rivals|
-          next if rivals.map { |match| match.candidate.target.written }.uniq.size < 2
+        found
+          .group_by { |match| Score.fold(match.candidate.source) }
+          .each_value do |rivals|
+            next if rivals.map { |match| match.candidate.target.written }.uniq.size < 2
 
-          best = rivals.min_by { |match| [match.kind == "context" ? 0 : 1, *nearness(match, query)] }
-          rivals.each do |match|
-            next if match.equal?(best) || match.candidate.target.written == best.candidate.target.written
+            best = rivals.min_by { |match| [match.kind == "context" ? 0 : 1, *nearness(match, query)] }
+            rivals.each do |match|
+              next if match.equal?(best) || match.candidate.target.written == best.candidate.target.written
 
-            match.penalties += [["rival", 1]]
-            match.score = [match.score - 1, 0].max
+              match.penalties += [["rival", 1]]
+              match.score = [match.score - 1, 0].max
+            end
           end
-        end
         found
       end
 
@@ -144,8 +219,14 @@ module Glossema
       # Same client, same subject, newest: the less the nearer.
       def nearness(match, query)
         attributes = match.candidate.attributes
-        [same(attributes["client"], query.client), same(attributes["subject"], query.subject),
-         -(attributes["updated_at"] || attributes["created_at"]).to_s.tr("^0-9", "").ljust(20, "0")[0, 20].to_i]
+        [
+          same(attributes["client"], query.client),
+          same(attributes["subject"], query.subject),
+          -(attributes["updated_at"] || attributes["created_at"]).to_s.tr("^0-9", "").ljust(20, "0")[
+            0,
+            20
+          ].to_i
+        ]
       end
 
       def same(one, other) = !one.to_s.empty? && one == other ? 0 : 1

@@ -6,12 +6,13 @@ module Glossema
   module Matching
     WEIGHTS = { word: 1.0, number: 1.0, mark: 0.25, code: 0.25 }.freeze
 
-    # A token of a content as the score sees it; from…to is its place in the content's text (a code has none of its length).
+    # A token of a content as the score sees it; from…to is its place in the content's text (a code has none
+    # of its length).
     Unit = Struct.new(:text, :kind, :from, :to, :weight)
 
-    # One difference: op is "insert" (only in the source of today), "delete" (only in the memory) or "replace".
-    # source and memory hold the words, nil where there is none; *_span their places [from, to] in the two texts, an empty
-    # one where the other's word would stand.
+    # One difference: op is "insert" (only in the source of today), "delete" (only in the memory) or
+    # "replace". source and memory hold the words, nil where there is none; *_span their places [from, to] in
+    # the two texts, an empty one where the other's word would stand.
     Difference = Struct.new(:op, :source, :memory, :source_span, :memory_span, keyword_init: true)
 
     Comparison = Struct.new(:score, :distance, :differences, keyword_init: true)
@@ -21,25 +22,32 @@ module Glossema
 
       # Content → array of Unit. Text is compared in NFC.
       def units(content)
-        content = Content.new(content.items.map { |item| item.is_a?(String) ? nfc(item) : item }).renumber if content.coded?
+        content =
+          Content.new(
+            content.items.map { |item| item.is_a?(String) ? nfc(item) : item }
+          ).renumber if content.coded?
         words = []
-        Counting::Tokens.each(nfc(content.text)) { |text, kind, from, to| words << Unit.new(text, kind, from, to, WEIGHTS[kind]) }
+        Counting::Tokens.each(nfc(content.text)) do |text, kind, from, to|
+          words << Unit.new(text, kind, from, to, WEIGHTS[kind])
+        end
         return words unless content.coded?
 
         offset = 0
-        codes = content.items.filter_map do |item|
-          start = offset
-          offset += item.is_a?(String) ? item.length : item.equiv.to_s.length
-          Unit.new(item.written, :code, start, start, WEIGHTS[:code]) if item.is_a?(Code)
-        end
+        codes =
+          content.items.filter_map do |item|
+            start = offset
+            offset += item.is_a?(String) ? item.length : item.equiv.to_s.length
+            Unit.new(item.written, :code, start, start, WEIGHTS[:code]) if item.is_a?(Code)
+          end
         merge(words, codes)
       end
 
       def nfc(text) = text.ascii_only? ? text : text.unicode_normalize(:nfc)
 
-      # a: content of today's source; b: content of the memory's source, or units of either. Pure and symmetric.
-      # floor: when the score is lower, nil is given instead, and sooner.
-      #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), never below 0, at most 99 unless text and codes are the same
+      # a: content of today's source; b: content of the memory's source, or units of either. Pure and
+      # symmetric. floor: when the score is lower, nil is given instead, and sooner.
+      #   score = floor(100 × (1 − d / max(weight a, weight b)) + 1e-9), never below 0, at most 99 unless text
+      #   and codes are the same
       def compare(a, b, floor: 0, units_of_a: nil, units_of_b: nil)
         left, right = units_of_a || unit_list(a), units_of_b || unit_list(b)
         weights = weight(left), weight(right)
@@ -56,14 +64,25 @@ module Glossema
         score = score.clamp(0, score < 99 || !same?(a, b, left, right) ? 99 : 100)
         return if score < floor
 
-        Comparison.new(score: score, distance: distance.round(6), differences: trace(table, *inner, [left, right].map { |list| head.positive? ? [list[head - 1].to] * 2 : [0, 0] }))
+        Comparison.new(
+          score: score,
+          distance: distance.round(6),
+          differences:
+            trace(
+              table,
+              *inner,
+              [left, right].map { |list| head.positive? ? [list[head - 1].to] * 2 : [0, 0] }
+            )
+        )
       end
 
       # How many units two lists have alike at the start, and of the rest at the end.
       def alike(left, right)
         shorter, head, tail = [left.size, right.size].min, 0, 0
-        head += 1 while head < shorter && left[head].text == right[head].text && left[head].kind == right[head].kind
-        tail += 1 while tail < shorter - head && left[-1 - tail].text == right[-1 - tail].text && left[-1 - tail].kind == right[-1 - tail].kind
+        head += 1 while head < shorter && left[head].text == right[head].text &&
+            left[head].kind == right[head].kind
+        tail += 1 while tail < shorter - head && left[-1 - tail].text == right[-1 - tail].text &&
+            left[-1 - tail].kind == right[-1 - tail].kind
         [head, tail]
       end
       private_class_method :alike
@@ -78,9 +97,17 @@ module Glossema
       # A text that is itself what makes two sources the same.
       FOLDED = /\A[!-~]+(?: [!-~]+)*\z/
 
-      # A digest (40 hexadecimal digits) of what makes two sources the same: the folded content. Of a text without codes, the text will do.
+      # A digest (40 hexadecimal digits) of what makes two sources the same: the folded content. Of a text
+      # without codes, the text will do.
       def identity(content)
-        text = content.is_a?(String) && content.match?(FOLDED) ? content : fold(content.is_a?(String) ? Content.text(content) : content)
+        text =
+          (
+            if content.is_a?(String) && content.match?(FOLDED)
+              content
+            else
+              fold(content.is_a?(String) ? Content.text(content) : content)
+            end
+          )
         Digest::SHA1.hexdigest(text)
       end
 
@@ -88,7 +115,9 @@ module Glossema
       def replacement(one, other)
         return 0.0 if one.kind == other.kind && one.text == other.text
 
-        return one.weight > other.weight ? one.weight : other.weight unless one.kind == :word && other.kind == :word
+        unless one.kind == :word && other.kind == :word
+          return one.weight > other.weight ? one.weight : other.weight
+        end
 
         1.0 - similarity(one.text, other.text)
       end
@@ -134,13 +163,15 @@ module Glossema
       private_class_method :same?
 
       def merge(words, codes)
-        (words.map.with_index { |unit, i| [[unit.from, 1, i], unit] } + codes.map.with_index { |unit, i| [[unit.from, 0, i], unit] })
-          .sort_by(&:first).map(&:last)
+        (
+          words.map.with_index { |unit, i| [[unit.from, 1, i], unit] } +
+            codes.map.with_index { |unit, i| [[unit.from, 0, i], unit] }
+        ).sort_by(&:first).map(&:last)
       end
       private_class_method :merge
 
-      # The rows of the edit distance; nil as soon as no way through stays within the limit. Cells that cannot be on such a way,
-      # one text being too far ahead of the other there, are not worked out.
+      # The rows of the edit distance; nil as soon as no way through stays within the limit. Cells that cannot
+      # be on such a way, one text being too far ahead of the other there, are not worked out.
       def distances(left, right, limit)
         texts, kinds, weights = right.map(&:text), right.map(&:kind), right.map(&:weight)
         sums = [0.0]
@@ -159,9 +190,12 @@ module Glossema
             else
               best = above[j]
               unless kind == kinds[j] && text == texts[j]
-                best += if known && kinds[j] == :word then 1.0 - (known[texts[j]] ||= measure(text, texts[j]))
-                        else weight > weights[j] ? weight : weights[j]
-                        end
+                best +=
+                  if known && kinds[j] == :word
+                    1.0 - (known[texts[j]] ||= measure(text, texts[j]))
+                  else
+                    weight > weights[j] ? weight : weights[j]
+                  end
               end
               deleted = above[j + 1] + weight
               best = deleted if deleted < best
@@ -183,10 +217,13 @@ module Glossema
       # starts: the places in the two texts at which the lists begin, for what stands on one side only.
       def trace(table, left, right, starts)
         i, j, steps = left.size, right.size, []
-        spot = ->(units, index) { index.positive? ? [units[index - 1].to] * 2 : starts[units.equal?(left) ? 0 : 1] }
+        spot = ->(units, index) do
+          index.positive? ? [units[index - 1].to] * 2 : starts[units.equal?(left) ? 0 : 1]
+        end
         while i.positive? || j.positive?
           here, one, other = table[i][j], left[i - 1], right[j - 1]
-          if i.positive? && j.positive? && (cost = replacement(one, other)) && (table[i - 1][j - 1] + cost - here).abs < 1e-9
+          if i.positive? && j.positive? && (cost = replacement(one, other)) &&
+              (table[i - 1][j - 1] + cost - here).abs < 1e-9
             steps << ["replace", one, other, [one.from, one.to], [other.from, other.to]] if cost.positive?
             i, j = i - 1, j - 1
           elsif i.positive? && (table[i - 1][j] + one.weight - here).abs < 1e-9
@@ -198,7 +235,13 @@ module Glossema
           end
         end
         steps.reverse.map do |op, one, other, source_span, memory_span|
-          Difference.new(op: op, source: one&.text, memory: other&.text, source_span: source_span, memory_span: memory_span)
+          Difference.new(
+            op: op,
+            source: one&.text,
+            memory: other&.text,
+            source_span: source_span,
+            memory_span: memory_span
+          )
         end
       end
       private_class_method :trace

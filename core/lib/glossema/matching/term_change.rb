@@ -1,4 +1,5 @@
-# Finds the one known term by which a memory's source differs from today's, and where its translation stands in the memory's target.
+# Finds the one known term by which a memory's source differs from today's, and where its translation stands
+# in the memory's target.
 module Glossema
   module Matching
     # today, stored: the units of both sources without the term; place: [from, to, text] in the target's text.
@@ -7,8 +8,10 @@ module Glossema
       WORDS = 4
       BESIDE = 2
 
-      # terms: answers translations([texts]) → {text => [texts]}. Returns a TermChange, nil where no known term explains the difference.
-      def self.find(text, units, stored_text, stored, target, terms, lang) = Search.new(text, units, stored_text, stored, target, lang).result(terms)
+      # terms: answers translations([texts]) → {text => [texts]}. Returns a TermChange, nil where no known
+      # term explains the difference.
+      def self.find(text, units, stored_text, stored, target, terms, lang) =
+        Search.new(text, units, stored_text, stored, target, lang).result(terms)
 
       class Search
         def initialize(text, units, stored_text, stored, target, lang)
@@ -26,7 +29,9 @@ module Glossema
             now, before = words(span).map { |word| known[word].to_a }
             before.each do |old|
               place = place_of(old) or next
-              return TermChange.new(*rest(span), [*place, cased(now.first, @target[place[0]])]) if now.any? && now.first != old
+              if now.any? && now.first != old
+                return TermChange.new(*rest(span), [*place, cased(now.first, @target[place[0]])])
+              end
             end
           end
           nil
@@ -45,26 +50,44 @@ module Glossema
           sizes = @units.map { |list| list.size - @head - @tail }
           return [] if sizes.any? { |size| size > WORDS }
 
-          around = (0..BESIDE).to_a.product((0..BESIDE).to_a).sort_by { |before, after| [before + after, before] }
+          around =
+            (0..BESIDE).to_a.product((0..BESIDE).to_a).sort_by { |before, after| [before + after, before] }
           around.filter_map do |before, after|
             next if before > @head || after > @tail || frame(before, after).zero?
 
             span = sizes.map { |size| (@head - before)...(@head + size + after) }
-            span if span.zip(@units).all? { |range, list| (1..WORDS).cover?(range.size) && list[range].all? { |unit| unit.kind == :word } }
+            if span
+                .zip(@units)
+                .all? { |range, list|
+                  (1..WORDS).cover?(range.size) && list[range].all? { |unit| unit.kind == :word }
+                }
+              span
+            end
           end
         end
 
         # How many words stand around a term; where there are none, it is no adapted match but another term.
-        def frame(before, after) = [*@units[0].first(@head - before), *@units[0].last(@tail - after)].count { |unit| unit.kind == :word }
+        def frame(before, after) =
+          [*@units[0].first(@head - before), *@units[0].last(@tail - after)].count do |unit|
+            unit.kind == :word
+          end
 
-        def words(span) = span.each_with_index.map { |range, side| @texts[side][@units[side][range.first].from...@units[side][range.last - 1].to] }
+        def words(span) =
+          span.each_with_index.map do |range, side|
+            @texts[side][@units[side][range.first].from...@units[side][range.last - 1].to]
+          end
 
-        def rest(span) = span.each_with_index.map { |range, side| @units[side].each_with_index.reject { |_, index| range.cover?(index) }.map(&:first) }
+        def rest(span) =
+          span.each_with_index.map do |range, side|
+            @units[side].each_with_index.reject { |_, index| range.cover?(index) }.map(&:first)
+          end
 
         # Where it stands in the target, as whole words and only once.
         def place_of(text)
           found = []
-          @target.scan(/(?<![[:alnum:]])#{Regexp.escape(text)}(?![[:alnum:]])/i) { found << [Regexp.last_match.begin(0), Regexp.last_match.end(0)] }
+          @target.scan(/(?<![[:alnum:]])#{Regexp.escape(text)}(?![[:alnum:]])/i) do
+            found << [Regexp.last_match.begin(0), Regexp.last_match.end(0)]
+          end
           found.first if found.size == 1
         end
 

@@ -4,9 +4,27 @@ module Glossema
     module Icu
       SPACE = '\t\n\f\r\v\u0085\p{Z}'.freeze
       WORD = '\p{L}\p{M}\p{Nd}\p{Nl}\p{Pc}\u200C\u200D'.freeze
-      OUTSIDE = { "s" => "[#{SPACE}]", "S" => "[^#{SPACE}]", "w" => "[#{WORD}]", "W" => "[^#{WORD}]", "d" => '\p{Nd}', "D" => '\P{Nd}',
-                  "h" => '[\t\p{Zs}]', "H" => '[^\t\p{Zs}]', "Z" => '\Z', "b" => "(?:(?<=[#{WORD}])(?![#{WORD}])|(?<![#{WORD}])(?=[#{WORD}]))" }.freeze
-      INSIDE = { "s" => SPACE, "S" => "[^#{SPACE}]", "w" => WORD, "W" => "[^#{WORD}]", "d" => '\p{Nd}', "D" => '\P{Nd}', "h" => '\t\p{Zs}' }.freeze
+      OUTSIDE = {
+        "s" => "[#{SPACE}]",
+        "S" => "[^#{SPACE}]",
+        "w" => "[#{WORD}]",
+        "W" => "[^#{WORD}]",
+        "d" => '\p{Nd}',
+        "D" => '\P{Nd}',
+        "h" => '[\t\p{Zs}]',
+        "H" => '[^\t\p{Zs}]',
+        "Z" => '\Z',
+        "b" => "(?:(?<=[#{WORD}])(?![#{WORD}])|(?<![#{WORD}])(?=[#{WORD}]))"
+      }.freeze
+      INSIDE = {
+        "s" => SPACE,
+        "S" => "[^#{SPACE}]",
+        "w" => WORD,
+        "W" => "[^#{WORD}]",
+        "d" => '\p{Nd}',
+        "D" => '\P{Nd}',
+        "h" => '\t\p{Zs}'
+      }.freeze
 
       module_function
 
@@ -17,7 +35,10 @@ module Glossema
         Regexp.new(source)
         source
       rescue RegexpError => e
-        raise Refused.new("rule-broken", "The rule “#{pattern}” is not a regular expression: #{e.message.lines.first.strip}.")
+        raise Refused.new(
+          "rule-broken",
+          "The rule “#{pattern}” is not a regular expression: #{e.message.lines.first.strip}."
+        )
       end
 
       def translate(pattern)
@@ -31,8 +52,13 @@ module Glossema
           end
           depth += 1 if char == "["
           depth -= 1 if char == "]" && depth.positive?
-          if char == "(" && depth.zero? && (flags = pattern[i..].match(/\A\(\?([a-z]*)(-[a-z]+)?([:)])/)) && flags[1] + flags[2].to_s != ""
-            out << "(?#{flags[1].tr('s', 'm').delete('uwx')}#{flags[2].to_s.tr('s', 'm').delete('uwx')}#{flags[3]}".sub("(?)", "")
+          if char == "(" && depth.zero? && (flags = pattern[i..].match(/\A\(\?([a-z]*)(-[a-z]+)?([:)])/)) &&
+              flags[1] + flags[2].to_s != ""
+            out << "(?#{flags[1].tr("s", "m").delete("uwx")}#{flags[2].to_s.tr("s", "m").delete("uwx")}" \
+              "#{flags[3]}".sub(
+                "(?)",
+                ""
+              )
             i += flags[0].length
             next
           end

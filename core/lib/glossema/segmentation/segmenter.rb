@@ -11,8 +11,8 @@ module Glossema
         @rules = rules.rules_for(language)
       end
 
-      # Code point offsets in the text at which a new segment begins; without 0 and the end. At each place the first rule
-      # that holds decides.
+      # Code point offsets in the text at which a new segment begins; without 0 and the end. At each place the
+      # first rule that holds decides.
       def breaks(text)
         return [] if @by == "paragraph"
 
@@ -20,19 +20,32 @@ module Glossema
         candidates.select { |position| position.between?(1, text.length - 1) && break?(text, position) }
       end
 
-      # A text as these rules cut it beside how others do: for each line its segments, each with whether the other does not have
-      # it, [{text:, changed:}]; and how many segments each gives.
+      # A text as these rules cut it beside how others do: for each line its segments, each with whether the
+      # other does not have it, [{text:, changed:}]; and how many segments each gives.
       def compare(text, other)
         now, mine = [other, self].map { |one| text.lines(chomp: true).map { |line| one.segments(line) } }
-        { lines: mine.zip(now).map { |own, theirs| own.map { |segment| { text: segment, changed: !theirs.include?(segment) } } }, before: now.sum(&:size), after: mine.sum(&:size) }
+        {
+          lines:
+            mine
+              .zip(now)
+              .map do |own, theirs|
+                own.map { |segment| { text: segment, changed: !theirs.include?(segment) } }
+              end,
+          before: now.sum(&:size),
+          after: mine.sum(&:size)
+        }
       end
 
-      # The segments of a running text as strings without white space at their ends. A line end always ends a segment.
+      # The segments of a running text as strings without white space at their ends. A line end always ends a
+      # segment.
       def segments(text)
-        text.split(/\r\n|[\r\n\u2028\u2029]/).flat_map do |line|
-          edges = [0, *breaks(line), line.length]
-          edges.each_cons(2).map { |from, to| line[from...to].gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") }
-        end.reject(&:empty?)
+        text
+          .split(/\r\n|[\r\n\u2028\u2029]/)
+          .flat_map do |line|
+            edges = [0, *breaks(line), line.length]
+            edges.each_cons(2).map { |from, to| line[from...to].gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") }
+          end
+          .reject(&:empty?)
       end
 
       private

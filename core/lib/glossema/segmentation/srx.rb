@@ -2,38 +2,57 @@
 module Glossema
   module Segmentation
     # One rule: breaks? says whether it sets or forbids a break; before and after are ICU patterns as written.
-    Rule = Struct.new(:breaks, :before, :after, :before_pattern, :after_pattern, keyword_init: true) do
-      def self.build(breaks, before, after)
-        ruby_before, ruby_after = Icu.to_ruby(before), Icu.to_ruby(after)
-        new(breaks: breaks, before: before, after: after, before_pattern: /(?:#{ruby_before})\z/, after_pattern: /\G(?:#{ruby_after})/)
-      end
-
-      ABBREVIATIONS = /\A\\b\(\?:([^()\[\]{}*+?|^$]+(?:\|[^()\[\]{}*+?|^$]+)*)\)\\\.\z/
-
-      # The words of a rule that only lists abbreviations, nil for others.
-      def words = !breaks && (list = before[ABBREVIATIONS, 1]) ? list.gsub("\\.", "").match?(/[\\\s]/) ? nil : list.split("|").map { |word| word.gsub("\\.", ".") } : nil
-
-      # Plain values: {"break", "before", "after", "words"}.
-      def to_h = { "break" => breaks, "before" => before, "after" => after, "words" => words }
-
-      # The pattern of a list of abbreviations.
-      def self.abbreviations(words) = "\\b(?:#{words.map { |word| word.strip.delete_suffix('.').gsub('.', '\\.') }.reject(&:empty?).join('|')})\\."
-
-      # Every place in the text where this rule alone would break.
-      def candidates(text)
-        @finder ||= /(?:#{before_pattern.source.delete_suffix('\z')})(?=#{after_pattern.source.delete_prefix('\G')})/
-        found, from = [], 0
-        while from <= text.length && (match = @finder.match(text, from))
-          found << match.end(0)
-          from = match.begin(0) + 1
+    Rule =
+      Struct.new(:breaks, :before, :after, :before_pattern, :after_pattern, keyword_init: true) do
+        def self.build(breaks, before, after)
+          ruby_before, ruby_after = Icu.to_ruby(before), Icu.to_ruby(after)
+          new(
+            breaks: breaks,
+            before: before,
+            after: after,
+            before_pattern: /(?:#{ruby_before})\z/,
+            after_pattern: /\G(?:#{ruby_after})/
+          )
         end
-        found
-      end
 
-      def holds?(text, position, window)
-        after_pattern.match?(text, position) && before_pattern.match?(window)
+        ABBREVIATIONS = /\A\\b\(\?:([^()\[\]{}*+?|^$]+(?:\|[^()\[\]{}*+?|^$]+)*)\)\\\.\z/
+
+        # The words of a rule that only lists abbreviations, nil for others.
+        def words =
+          !breaks && (list = before[ABBREVIATIONS, 1]) ?
+            if list.gsub("\\.", "").match?(/[\\\s]/)
+              nil
+            else
+              list.split("|").map { |word| word.gsub("\\.", ".") }
+            end :
+            nil
+
+        # Plain values: {"break", "before", "after", "words"}.
+        def to_h = { "break" => breaks, "before" => before, "after" => after, "words" => words }
+
+        # The pattern of a list of abbreviations.
+        def self.abbreviations(words) =
+          "\\b(?:" \
+            "#{words.map { |word|
+              word.strip.delete_suffix(".").gsub(".", '\\.')
+            }.reject(&:empty?).join("|")})\\."
+
+        # Every place in the text where this rule alone would break.
+        def candidates(text)
+          @finder ||=
+            /(?:#{before_pattern.source.delete_suffix('\z')})(?=#{after_pattern.source.delete_prefix('\G')})/
+          found, from = [], 0
+          while from <= text.length && (match = @finder.match(text, from))
+            found << match.end(0)
+            from = match.begin(0) + 1
+          end
+          found
+        end
+
+        def holds?(text, position, window)
+          after_pattern.match?(text, position) && before_pattern.match?(window)
+        end
       end
-    end
 
     # A set of rules by language. Immutable once read.
     class Srx
@@ -42,29 +61,61 @@ module Glossema
       # xml: the text of an SRX 2.0 file. Raises Refused "rules-broken" when it is not one.
       def initialize(xml)
         @xml = xml
-        document = Nokogiri::XML(xml) { |config| config.strict.nonet }
+        document = Nokogiri.XML(xml) { |config| config.strict.nonet }
         document.remove_namespaces!
-        raise Refused.new("rules-broken", "The rules are not an SRX file.") unless document.root&.name == "srx"
+        unless document.root&.name == "srx"
+          raise Refused.new("rules-broken", "The rules are not an SRX file.")
+        end
 
         @cascade = document.at_xpath("//header/@cascade")&.value == "yes"
-        @maps = document.xpath("//maprules//languagemap").map { |map| [/\A(?:#{Icu.to_ruby(map['languagepattern'])})\z/, map["languagerulename"], map["languagepattern"].to_s] }
-        @rules = document.xpath("//languagerules/languagerule").to_h { |group| [group["languagerulename"], read(group)] }
+        @maps =
+          document
+            .xpath("//maprules//languagemap")
+            .map do |map|
+              [
+                /\A(?:#{Icu.to_ruby(map["languagepattern"])})\z/,
+                map["languagerulename"],
+                map["languagepattern"].to_s
+              ]
+            end
+        @rules =
+          document
+            .xpath("//languagerules/languagerule")
+            .to_h { |group| [group["languagerulename"], read(group)] }
       rescue Nokogiri::XML::SyntaxError => e
         raise Refused.new("rules-broken", "The rules are not well-formed XML: #{e.message}.")
       end
 
-      # groups: array of {"name", "pattern", "rules" => [{"break", "before", "after", "words"}]}, as to_h gives them. Returns an
-      # Srx; raises Refused "rule-broken" with the rule that cannot be read.
+      # groups: array of {"name", "pattern", "rules" => [{"break", "before", "after", "words"}]}, as to_h
+      # gives them. Returns an Srx; raises Refused "rule-broken" with the rule that cannot be read.
       def self.from_h(groups)
-        builder = Nokogiri::XML::Builder.new(encoding: "UTF-8") do |xml|
-          xml.srx("xmlns" => "http://www.lisa.org/srx20", "version" => "2.0") do
-            xml.header("segmentsubflows" => "yes", "cascade" => "yes") { %w[start end isolated].each { |kind| xml.formathandle("type" => kind, "include" => kind == "end" ? "yes" : "no") } }
-            xml.body do
-              xml.languagerules { groups.each { |group| xml.languagerule("languagerulename" => group["name"]) { group["rules"].each { |rule| write_rule(xml, rule) } } } }
-              xml.maprules { groups.each { |group| xml.languagemap("languagepattern" => group["pattern"], "languagerulename" => group["name"]) } }
+        builder =
+          Nokogiri::XML::Builder.new(encoding: "UTF-8") do |xml|
+            xml.srx("xmlns" => "http://www.lisa.org/srx20", "version" => "2.0") do
+              xml.header("segmentsubflows" => "yes", "cascade" => "yes") do
+                %w[start end isolated].each do |kind|
+                  xml.formathandle("type" => kind, "include" => kind == "end" ? "yes" : "no")
+                end
+              end
+              xml.body do
+                xml.languagerules do
+                  groups.each do |group|
+                    xml.languagerule("languagerulename" => group["name"]) do
+                      group["rules"].each { |rule| write_rule(xml, rule) }
+                    end
+                  end
+                end
+                xml.maprules do
+                  groups.each do |group|
+                    xml.languagemap(
+                      "languagepattern" => group["pattern"],
+                      "languagerulename" => group["name"]
+                    )
+                  end
+                end
+              end
             end
           end
-        end
         new(builder.to_xml)
       end
 
@@ -80,17 +131,20 @@ module Glossema
       # The same rules with an exception at the top of those for a language: never split after this text.
       def excepting(language, text)
         groups = to_h
-        group = groups.find { |one| /\A(?:#{Icu.to_ruby(one['pattern'])})\z/.match?(language) }
+        group = groups.find { |one| /\A(?:#{Icu.to_ruby(one["pattern"])})\z/.match?(language) }
         raise Refused.new("language-unknown", "There are no rules for “#{language}”.") unless group
 
-        before = "#{'\\b' if text.match?(/\A[[:alnum:]]/)}#{text.gsub(/[\\.\[\](){}*+?|^$]/) { |char| "\\#{char}" }}"
+        before =
+          "#{'\\b' if text.match?(/\A[[:alnum:]]/)}#{text.gsub(/[\\.\[\](){}*+?|^$]/) { |char| "\\#{char}" }}"
         group["rules"].unshift({ "break" => false, "before" => before, "after" => "\\s" })
         self.class.from_h(groups)
       end
 
       # Groups of rules by language, in the order they are tried: see from_h.
       def to_h
-        @maps.map { |_, name, pattern| { "name" => name, "pattern" => pattern, "rules" => @rules.fetch(name, []).map(&:to_h) } }
+        @maps.map do |_, name, pattern|
+          { "name" => name, "pattern" => pattern, "rules" => @rules.fetch(name, []).map(&:to_h) }
+        end
       end
 
       attr_reader :xml
@@ -107,9 +161,15 @@ module Glossema
       private
 
       def read(group)
-        group.xpath("rule").map do |rule|
-          Rule.build(rule["break"] != "no", rule.at_xpath("beforebreak")&.text.to_s, rule.at_xpath("afterbreak")&.text.to_s)
-        end
+        group
+          .xpath("rule")
+          .map do |rule|
+            Rule.build(
+              rule["break"] != "no",
+              rule.at_xpath("beforebreak")&.text.to_s,
+              rule.at_xpath("afterbreak")&.text.to_s
+            )
+          end
       end
     end
   end

@@ -7,19 +7,41 @@ module Glossema
 
         TRANSPARENT = %w[ins moveTo smartTag customXml].freeze
         GONE = %w[del moveFrom proofErr].freeze
-        STARTS = %w[bookmarkStart commentRangeStart permStart moveFromRangeStart moveToRangeStart customXmlInsRangeStart customXmlDelRangeStart].freeze
-        ENDS = %w[bookmarkEnd commentRangeEnd permEnd moveFromRangeEnd moveToRangeEnd customXmlInsRangeEnd customXmlDelRangeEnd].freeze
+        STARTS = %w[
+          bookmarkStart commentRangeStart permStart moveFromRangeStart moveToRangeStart
+          customXmlInsRangeStart customXmlDelRangeStart
+        ].freeze
+        ENDS = %w[
+          bookmarkEnd commentRangeEnd permEnd moveFromRangeEnd moveToRangeEnd customXmlInsRangeEnd
+          customXmlDelRangeEnd
+        ].freeze
         # Fields whose result a person wrote.
         WRITTEN_FIELDS = /\A\s*HYPERLINK\b/i
         # Fields that show nothing where they stand.
         SILENT_FIELDS = /\A\s*(?:XE|TC|TA|RD|PRIVATE|SET)\b/i
-        NAMES = { "footnoteReference" => "footnote mark", "endnoteReference" => "endnote mark", "drawing" => "picture", "pict" => "picture", "object" => "object",
-                  "sym" => "symbol", "ptab" => "tab", "oMath" => "formula", "oMathPara" => "formula", "footnoteRef" => "footnote mark", "endnoteRef" => "endnote mark",
-                  "AlternateContent" => "picture", "pgNum" => "page number", "ruby" => "ruby text", "annotationRef" => "comment mark" }.freeze
+        NAMES = {
+          "footnoteReference" => "footnote mark",
+          "endnoteReference" => "endnote mark",
+          "drawing" => "picture",
+          "pict" => "picture",
+          "object" => "object",
+          "sym" => "symbol",
+          "ptab" => "tab",
+          "oMath" => "formula",
+          "oMathPara" => "formula",
+          "footnoteRef" => "footnote mark",
+          "endnoteRef" => "endnote mark",
+          "AlternateContent" => "picture",
+          "pgNum" => "page number",
+          "ruby" => "ruby text",
+          "annotationRef" => "comment mark"
+        }.freeze
         BEFORE_LANG = %w[eastAsianLayout specVanish oMath rPrChange].freeze
 
         # What a run holds besides these may have paragraphs of its own.
-        FLAT = %w[rPr t tab br cr noBreakHyphen lastRenderedPageBreak softHyphen fldChar instrText delText].freeze
+        FLAT = %w[
+          rPr t tab br cr noBreakHyphen lastRenderedPageBreak softHyphen fldChar instrText delText
+        ].freeze
 
         attr_reader :node, :content, :block
 
@@ -47,8 +69,10 @@ module Glossema
           @language = target_language
           parents, looks = [@node], [@base]
           content.well_formed.items.each do |item|
-            if item.is_a?(String) then text_runs(item, looks.last).each { |run| parents.last << run }
-            else write_code(item, parents, looks)
+            if item.is_a?(String)
+              text_runs(item, looks.last).each { |run| parents.last << run }
+            else
+              write_code(item, parents, looks)
             end
           end
         end
@@ -65,7 +89,8 @@ module Glossema
           @content = content_of(@top)
         end
 
-        # --- reading: nodes → entries ---------------------------------------------------------------------------
+        # --- reading: nodes → entries
+        # ---------------------------------------------------------------------------
 
         def visit(parent, top = false)
           Runs.each_element(parent) do |child|
@@ -74,12 +99,25 @@ module Glossema
             next visit_run(child) if name == "r"
 
             @flat = false
-            if TRANSPARENT.include?(name) then visit(child)
-            elsif GONE.include?(name) then next
-            elsif STARTS.include?(name) then add(Alone.new("anchor-start", "", "", [[:bare, child]]))
-            elsif ENDS.include?(name) then add(Alone.new("anchor-end", "", "", [[:bare, child]]))
-            elsif %w[hyperlink sdt bdo dir fldSimple].include?(name) && @capture.nil? then container(child)
-            else add(Alone.new(NAMES[name] ? NAMES[name].tr(" ", "-") : "object", NAMES[name] || name, "", [[:bare, child]]))
+            if TRANSPARENT.include?(name)
+              visit(child)
+            elsif GONE.include?(name)
+              next
+            elsif STARTS.include?(name)
+              add(Alone.new("anchor-start", "", "", [[:bare, child]]))
+            elsif ENDS.include?(name)
+              add(Alone.new("anchor-end", "", "", [[:bare, child]]))
+            elsif %w[hyperlink sdt bdo dir fldSimple].include?(name) && @capture.nil?
+              container(child)
+            else
+              add(
+                Alone.new(
+                  NAMES[name] ? NAMES[name].tr(" ", "-") : "object",
+                  NAMES[name] || name,
+                  "",
+                  [[:bare, child]]
+                )
+              )
             end
           end
         end
@@ -87,24 +125,57 @@ module Glossema
         def container(child)
           case child.name
           when "hyperlink"
-            within(Wrap.new("link", "link", "link:#{child.attribute_nodes.map(&:value).sort.join(' ')}", child, nil, nil, [])) { visit(child) }
+            within(
+              Wrap.new(
+                "link",
+                "link",
+                "link:#{child.attribute_nodes.map(&:value).sort.join(" ")}",
+                child,
+                nil,
+                nil,
+                []
+              )
+            ) { visit(child) }
           when "fldSimple"
             instruction = Styles.value(child, "instr").to_s
-            if instruction.match?(WRITTEN_FIELDS) then within(Wrap.new("link", "link", "link:#{instruction.strip}", child, nil, nil, [])) { visit(child) }
-            elsif instruction.match?(SILENT_FIELDS) then add(Alone.new("anchor-end", "", "", [[:bare, child]]))
-            else add(Alone.new("field", field_name(instruction, child.xpath(".//*[local-name()='t']").map(&:text).join), "", [[:bare, child]]))
+            if instruction.match?(WRITTEN_FIELDS)
+              within(Wrap.new("link", "link", "link:#{instruction.strip}", child, nil, nil, [])) do
+                visit(child)
+              end
+            elsif instruction.match?(SILENT_FIELDS)
+              add(Alone.new("anchor-end", "", "", [[:bare, child]]))
+            else
+              add(
+                Alone.new(
+                  "field",
+                  field_name(instruction, child.xpath(".//*[local-name()='t']").map(&:text).join),
+                  "",
+                  [[:bare, child]]
+                )
+              )
             end
           when "sdt"
             inner = Styles.child(child, "sdtContent")
             properties = Styles.child(child, "sdtPr")
-            if inner.nil? || properties&.element_children&.any? { |node| %w[checkbox picture].include?(node.name) }
+            if inner.nil? ||
+                properties&.element_children&.any? { |node| %w[checkbox picture].include?(node.name) }
               add(Alone.new("control", "control", "", [[:bare, child]]))
             else
               id = Styles.value(Styles.child(properties, "id"), "val") if properties
               within(Wrap.new("control", "control", "control:#{id}", child, nil, nil, [])) { visit(inner) }
             end
           else
-            within(Wrap.new("direction", "direction", "direction:#{Styles.value(child, 'val')}", child, nil, nil, [])) { visit(child) }
+            within(
+              Wrap.new(
+                "direction",
+                "direction",
+                "direction:#{Styles.value(child, "val")}",
+                child,
+                nil,
+                nil,
+                []
+              )
+            ) { visit(child) }
           end
         end
 
@@ -121,10 +192,14 @@ module Glossema
             name = child.name
             @flat = false unless FLAT.include?(name)
             case name
-            when "rPr", "lastRenderedPageBreak", "softHyphen", "delText", "delInstrText" then keep_in_capture(properties, child)
-            when "fldChar" then field_mark(properties, child)
-            when "instrText" then @capture ? capture(properties, child) : link_instruction(properties, child)
-            else @capture ? capture(properties, child) : run_child(properties, child)
+            when "rPr", "lastRenderedPageBreak", "softHyphen", "delText", "delInstrText"
+              keep_in_capture(properties, child)
+            when "fldChar"
+              field_mark(properties, child)
+            when "instrText"
+              @capture ? capture(properties, child) : link_instruction(properties, child)
+            else
+              @capture ? capture(properties, child) : run_child(properties, child)
             end
           end
         end
@@ -133,19 +208,36 @@ module Glossema
           if @links_before && @links_before.any? { |link| link[:phase] == :instruction }
             return @links_before.last[:before] << [properties, child]
           end
-          return add(Alone.new("anchor-end", "", "", [[properties, child]])) if child.name == "commentReference" || (hidden?(properties) && !@hidden)
+          if child.name == "commentReference" || (hidden?(properties) && !@hidden)
+            return add(Alone.new("anchor-end", "", "", [[properties, child]]))
+          end
 
           case child.name
-          when "t" then add(Text.new(child.text, properties, effective(properties), nil))
-          when "noBreakHyphen" then add(Text.new("\u2011", properties, effective(properties), nil))
-          when "tab" then add(Alone.new("tab", "tab", "\t", [[properties, child]]))
-          when "br", "cr" then add(Alone.new("break", break_name(child), "\n", [[properties, child]]))
-          else add(Alone.new((NAMES[child.name] || "object").tr(" ", "-"), NAMES[child.name] || child.name, "", [[properties, child]]))
+          when "t"
+            add(Text.new(child.text, properties, effective(properties), nil))
+          when "noBreakHyphen"
+            add(Text.new("\u2011", properties, effective(properties), nil))
+          when "tab"
+            add(Alone.new("tab", "tab", "\t", [[properties, child]]))
+          when "br", "cr"
+            add(Alone.new("break", break_name(child), "\n", [[properties, child]]))
+          else
+            add(
+              Alone.new(
+                (NAMES[child.name] || "object").tr(" ", "-"),
+                NAMES[child.name] || child.name,
+                "",
+                [[properties, child]]
+              )
+            )
           end
         end
 
         def break_name(child)
-          { "page" => "page break", "column" => "column break" }.fetch(Styles.value(child, "type").to_s, "line break")
+          { "page" => "page break", "column" => "column break" }.fetch(
+            Styles.value(child, "type").to_s,
+            "line break"
+          )
         end
 
         def hidden?(properties) = !properties.nil? && effective(properties).key?("vanish")
@@ -153,9 +245,12 @@ module Glossema
         # Fields: begin … instruction … separate … result … end, over many runs and perhaps paragraphs.
         def field_mark(properties, mark)
           case Styles.value(mark, "fldCharType")
-          when "begin" then begin_field(properties, mark)
-          when "separate" then separate_field(properties, mark)
-          when "end" then end_field(properties, mark)
+          when "begin"
+            begin_field(properties, mark)
+          when "separate"
+            separate_field(properties, mark)
+          when "end"
+            end_field(properties, mark)
           end
         end
 
@@ -163,7 +258,11 @@ module Glossema
           instruction = instruction_after(mark)
           if @capture.nil? && instruction.match?(WRITTEN_FIELDS)
             @fields.push(kind: :link)
-            (@links_before ||= []).push(phase: :instruction, before: [[properties, mark]], instruction: instruction)
+            (@links_before ||= []).push(
+              phase: :instruction,
+              before: [[properties, mark]],
+              instruction: instruction
+            )
           else
             @fields.push(kind: :opaque, instruction: instruction)
             @capture ||= new_capture
@@ -178,7 +277,15 @@ module Glossema
           link = @links_before&.last or return add(Alone.new("field", "field", "", [[properties, mark]]))
           link[:before] << [properties, mark]
           link[:phase] = :result
-          link[:wrap] = Wrap.new("link", "link", "link:#{link[:instruction].strip}", nil, link[:before], nil, [])
+          link[:wrap] = Wrap.new(
+            "link",
+            "link",
+            "link:#{link[:instruction].strip}",
+            nil,
+            link[:before],
+            nil,
+            []
+          )
           add(link[:wrap])
           link[:depth] = @open_wraps.size
           @open_wraps.push(link[:wrap].entries)
@@ -190,7 +297,9 @@ module Glossema
             capture(properties, mark)
             flush_capture unless @fields.any? { |open| open[:kind] == :opaque }
           elsif field && (link = @links_before&.pop)
-            return add(Alone.new("field", "field", "", link[:before] + [[properties, mark]])) unless link[:wrap]
+            unless link[:wrap]
+              return add(Alone.new("field", "field", "", link[:before] + [[properties, mark]]))
+            end
 
             link[:wrap].after = [[properties, mark]]
             @open_wraps.pop if @open_wraps.last.equal?(link[:wrap].entries)
@@ -201,21 +310,27 @@ module Glossema
 
         def link_instruction(properties, child)
           link = @links_before&.last
-          link ? link[:before] << [properties, child] : add(Alone.new("field", "field", "", [[properties, child]]))
+          if link
+            link[:before] << [properties, child]
+          else
+            add(Alone.new("field", "field", "", [[properties, child]]))
+          end
         end
 
         # The instruction of the field that this mark begins, read ahead.
         def instruction_after(mark)
           depth, text = 0, +""
-          (@marks ||= @node.xpath(".//*[local-name()='fldChar' or local-name()='instrText']").to_a).drop_while { |node| node != mark }.each do |node|
-            next(text << node.text if depth == 1) if node.name == "instrText"
+          (@marks ||= @node.xpath(".//*[local-name()='fldChar' or local-name()='instrText']").to_a)
+            .drop_while { |node| node != mark }
+            .each do |node|
+              next(text << node.text if depth == 1) if node.name == "instrText"
 
-            type = Styles.value(node, "fldCharType")
-            depth += 1 if type == "begin"
-            break if depth == 1 && %w[separate end].include?(type)
+              type = Styles.value(node, "fldCharType")
+              depth += 1 if type == "begin"
+              break if depth == 1 && %w[separate end].include?(type)
 
-            depth -= 1 if type == "end"
-          end
+              depth -= 1 if type == "end"
+            end
           text
         end
 
@@ -237,16 +352,34 @@ module Glossema
           return if done[:nodes].empty?
 
           silent = done[:instruction].to_s.match?(SILENT_FIELDS)
-          add(Alone.new(silent ? "anchor-end" : "field", silent ? "" : field_name(done[:instruction].to_s, done[:text]), "", done[:nodes]))
+          add(
+            Alone.new(
+              silent ? "anchor-end" : "field",
+              silent ? "" : field_name(done[:instruction].to_s, done[:text]),
+              "",
+              done[:nodes]
+            )
+          )
         end
 
         def field_name(instruction, result)
           word = instruction.strip[/\A[A-Za-z]+/].to_s.downcase
-          name = { "page" => "page number", "numpages" => "number of pages", "ref" => "reference", "pageref" => "page reference", "seq" => "number", "date" => "date" }[word] || "field"
+          name =
+            {
+              "page" => "page number",
+              "numpages" => "number of pages",
+              "ref" => "reference",
+              "pageref" => "page reference",
+              "seq" => "number",
+              "date" => "date"
+            }[
+              word
+            ] || "field"
           result.strip.empty? ? name : "#{name} #{result.strip[0, 20]}"
         end
 
-        # A link field that ends in another paragraph: its marks stay as codes, its text belongs to this paragraph.
+        # A link field that ends in another paragraph: its marks stay as codes, its text belongs to this
+        # paragraph.
         def demote_unclosed_links
           (@links_before || []).each do |link|
             holder = find_holder(@top, link[:wrap]) if link[:wrap]
@@ -275,34 +408,55 @@ module Glossema
 
         def capture_entry(entry) = @capture[:nodes].concat(entry.nodes)
 
-        def effective(properties) = @effective[properties&.pointer_id] ||= @styles.effective(@style, properties)
+        def effective(properties) =
+          @effective[properties&.pointer_id] ||= @styles.effective(@style, properties)
 
-        # --- hooks of Runs -----------------------------------------------------------------------------------------
+        # --- hooks of Runs
+        # -----------------------------------------------------------------------------------------
 
         def look_of(props, text) = @styles.look(props, text)
         def words_of(props, base) = @styles.words(props, base)
         def plain_props = @styles.effective(@style, nil)
         def shows_on_space?(text) = text.props.keys.intersect?(%w[u strike dstrike highlight shd bdr])
 
-        # --- writing: items → nodes -------------------------------------------------------------------------------
+        # --- writing: items → nodes
+        # -------------------------------------------------------------------------------
 
         def write_code(code, parents, looks)
           original = @originals[code.key]
           return if original.nil? && !code.key.start_with?("f")
 
-          return copies(code.key, original).each { |properties, child| parents.last << run_with(properties, child) } if code.alone?
+          if code.alone?
+            return (
+              copies(code.key, original).each do |properties, child|
+                parents.last << run_with(properties, child)
+              end
+            )
+          end
 
           return code.open? ? looks.push(original) : looks.pop if code.key.start_with?("f")
 
-          code.open? ? open_wrap(code.key, *original, parents, looks) : close_wrap(original.first, parents, looks)
+          if code.open?
+            open_wrap(code.key, *original, parents, looks)
+          else
+            close_wrap(original.first, parents, looks)
+          end
         end
 
         def open_wrap(name, entry, inner, parents, looks)
           looks.push(inner)
-          return copies("#{name}<", entry.before).each { |properties, child| parents.last << run_with(properties, child) } unless entry.element
+          unless entry.element
+            return (
+              copies("#{name}<", entry.before).each do |properties, child|
+                parents.last << run_with(properties, child)
+              end
+            )
+          end
 
           shell = entry.element.dup(2)
-          entry.element.element_children.each { |child| shell << child.dup if %w[sdtPr sdtEndPr].include?(child.name) }
+          entry.element.element_children.each do |child|
+            shell << child.dup if %w[sdtPr sdtEndPr].include?(child.name)
+          end
           parents.last << shell
           shell << element("sdtContent") if entry.element.name == "sdt"
           parents.push(entry.element.name == "sdt" ? shell.element_children.last : shell)
@@ -350,7 +504,9 @@ module Glossema
         # The properties of a run with its language set to that of the translation.
         def run_properties(properties)
           copy = properties ? properties.dup : element("rPr")
-          copy.element_children.each { |child| child.unlink if %w[rPrChange ins del moveFrom moveTo noProof].include?(child.name) }
+          copy.element_children.each do |child|
+            child.unlink if %w[rPrChange ins del moveFrom moveTo noProof].include?(child.name)
+          end
           if @language
             copy.element_children.each { |child| child.unlink if child.name == "lang" }
             lang = element("lang")

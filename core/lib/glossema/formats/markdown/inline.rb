@@ -24,7 +24,15 @@ module Glossema
           items = content.well_formed.items
           items.each_with_index do |item, index|
             if item.is_a?(String)
-              out << (literal ? item.tr("\n", " ") : escaped(item.tr("\n", " "), starts, block, items[index + 1].is_a?(Code)).then { |text| linked.zero? ? text : text.gsub(/(?<!\\)[\[\]]/) { |mark| "\\#{mark}" } })
+              out << (
+                if literal
+                  item.tr("\n", " ")
+                else
+                  escaped(item.tr("\n", " "), starts, block, items[index + 1].is_a?(Code)).then do |text|
+                    linked.zero? ? text : text.gsub(/(?<!\\)[\[\]]/) { |mark| "\\#{mark}" }
+                  end
+                end
+              )
               starts = false
             else
               raw = @originals.fetch(item.key)
@@ -43,26 +51,39 @@ module Glossema
         # The lines as one text: a line end is a blank, one after two blanks or a backslash a break.
         def joined
           @breaks = {}
-          @lines.each_with_index.map do |line, index|
-            last = index == @lines.size - 1
-            next line.text.rstrip if last
+          @lines
+            .each_with_index
+            .map do |line, index|
+              last = index == @lines.size - 1
+              next line.text.rstrip if last
 
-            hard = line.text[/(?: {2,}|\\)\z/]
-            if hard
-              @breaks["\u0001#{@breaks.size}\u0002"] = "#{hard}\n#{@lines[index + 1].prefix}"
-              "#{line.text.delete_suffix(hard)}#{@breaks.keys.last}"
-            else
-              "#{line.text.rstrip} "
+              hard = line.text[/(?: {2,}|\\)\z/]
+              if hard
+                @breaks["\u0001#{@breaks.size}\u0002"] = "#{hard}\n#{@lines[index + 1].prefix}"
+                "#{line.text.delete_suffix(hard)}#{@breaks.keys.last}"
+              else
+                "#{line.text.rstrip} "
+              end
             end
-          end.join
+            .join
         end
 
-        def code(kind, key, type, **more) = Code.new(id: 0, kind: kind, key: key, type: type, equiv: "", **more)
+        def code(kind, key, type, **more) =
+          Code.new(id: 0, kind: kind, key: key, type: type, equiv: "", **more)
+
         def key = "k#{@keys += 1}"
 
         def alone(raw, type, display, wrap = raw, equiv: "")
           @originals[name = key] = raw
-          Code.new(id: 0, kind: :alone, key: name, type: type, display: display[0, 40], equiv: equiv, wrap: wrap)
+          Code.new(
+            id: 0,
+            kind: :alone,
+            key: name,
+            type: type,
+            display: display[0, 40],
+            equiv: equiv,
+            wrap: wrap
+          )
         end
 
         def pair(opening, closing, type, display, wrap, css, inner)
@@ -74,18 +95,30 @@ module Glossema
         def parse(text)
           scanner, items, delimiters, tags = StringScanner.new(text), [], [], []
           until scanner.eos?
-            if scanner.scan(/\u0001\d+\u0002[ ]*/) then items << alone(@breaks[scanner.matched.strip], "break", "line break", "\n", equiv: "\n")
-            elsif scanner.scan(/\\(#{PUNCTUATION})/o) then items << scanner[1]
-            elsif scanner.scan(/(`+)(?!`)(.+?)(?<!`)\1(?!`)/m) then items.concat(code_span(scanner[1], scanner[2]))
-            elsif scanner.scan(/`+/) then items << scanner.matched
-            elsif scanner.scan(/<((?:https?|ftp|mailto):[^<>\s]*|[\w.+-]+@[\w.-]+)>/) then items << alone(scanner.matched, "placeholder", scanner[1])
-            elsif scanner.scan(/<!--.*?-->/m) then items << alone(scanner.matched, "anchor-end", "")
-            elsif scanner.check(Placeholders::TAG) then tag(scanner.scan(Placeholders::TAG), items, tags)
-            elsif scanner.check(/!?\[/) && (link = link(scanner)) then items.concat(link)
-            elsif scanner.scan(/\{\{[<%].*?[%>]\}\}|\{\{[^{}\n]+\}\}|\{%.*?%\}|\$\{[^{}\n]+\}/) then items << alone(scanner.matched, "placeholder", scanner.matched)
-            elsif scanner.scan(/\*+|_+|~~(?!~)/) then delimiter(scanner, text, items, delimiters)
-            elsif scanner.scan(/&(?:#\d{1,7}|#[xX]\h{1,6}|[A-Za-z][A-Za-z0-9]*);/) then items << Markup.decode(scanner.matched, true)
-            else items << scanner.scan(/[^\\`<!\[{*_~&$\u0001]+|./m)
+            if scanner.scan(/\u0001\d+\u0002[ ]*/)
+              items << alone(@breaks[scanner.matched.strip], "break", "line break", "\n", equiv: "\n")
+            elsif scanner.scan(/\\(#{PUNCTUATION})/o)
+              items << scanner[1]
+            elsif scanner.scan(/(`+)(?!`)(.+?)(?<!`)\1(?!`)/m)
+              items.concat(code_span(scanner[1], scanner[2]))
+            elsif scanner.scan(/`+/)
+              items << scanner.matched
+            elsif scanner.scan(/<((?:https?|ftp|mailto):[^<>\s]*|[\w.+-]+@[\w.-]+)>/)
+              items << alone(scanner.matched, "placeholder", scanner[1])
+            elsif scanner.scan(/<!--.*?-->/m)
+              items << alone(scanner.matched, "anchor-end", "")
+            elsif scanner.check(Placeholders::TAG)
+              tag(scanner.scan(Placeholders::TAG), items, tags)
+            elsif scanner.check(/!?\[/) && (link = link(scanner))
+              items.concat(link)
+            elsif scanner.scan(/\{\{[<%].*?[%>]\}\}|\{\{[^{}\n]+\}\}|\{%.*?%\}|\$\{[^{}\n]+\}/)
+              items << alone(scanner.matched, "placeholder", scanner.matched)
+            elsif scanner.scan(/\*+|_+|~~(?!~)/)
+              delimiter(scanner, text, items, delimiters)
+            elsif scanner.scan(/&(?:#\d{1,7}|#[xX]\h{1,6}|[A-Za-z][A-Za-z0-9]*);/)
+              items << Markup.decode(scanner.matched, true)
+            else
+              items << scanner.scan(/[^\\`<!\[{*_~&$\u0001]+|./m)
             end
           end
           emphasise(items, delimiters)
@@ -111,7 +144,12 @@ module Glossema
             return items << items[index].with(kind: :close)
           end
           line = name == "br"
-          items << alone(raw, line ? "break" : "markup", line ? "line break" : (Html5::LOOKS[name] || name), equiv: line ? "\n" : "").with(css: Html5::LOOKS[name].to_s)
+          items << alone(
+            raw,
+            line ? "break" : "markup",
+            line ? "line break" : (Html5::LOOKS[name] || name),
+            equiv: line ? "\n" : ""
+          ).with(css: Html5::LOOKS[name].to_s)
           tags << [name, items.size - 1, raw] unless raw.end_with?("/>") || Html5::VOID[name]
         end
 
@@ -119,18 +157,24 @@ module Glossema
         def link(scanner)
           from = scanner.pos
           picture = scanner.skip(/!/)
-          if !picture && scanner.scan(/\[\^[^\]\s]+\]/) then return [alone(scanner.matched, "footnote-mark", "note")] end
+          if !picture && scanner.scan(/\[\^[^\]\s]+\]/)
+            return [alone(scanner.matched, "footnote-mark", "note")]
+          end
 
           scanner.skip(/\[/)
           inner = brackets(scanner)
-          if inner && scanner.scan(/\(\s*(?:<[^<>\n]*>|(?:[^\s()\\]|\\.|\((?:[^\s()\\]|\\.)*\))*)(?:\s+(?:"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*'|\((?:[^()\\]|\\.)*\)))?\s*\)(?:\{[^}\n]*\})?/m)
+          if inner &&
+              scanner.scan(
+                /\(\s*(?:<[^<>\n]*>|(?:[^\s()\\]|\\.|\((?:[^\s()\\]|\\.)*\))*)(?:\s+(?:"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*'|\((?:[^()\\]|\\.)*\)))?\s*\)(?:\{[^}\n]*\})?/m
+              )
             return linked(picture, inner, "]#{scanner.matched}", scanner.matched)
           end
 
           if inner && scanner.scan(/\[([^\]\n]*)\]/)
             label = scanner[1].empty? ? inner : scanner[1]
             return linked(picture, inner, "][#{label}]", "ref:#{label.downcase}") if known?(label)
-          elsif inner && known?(inner) then return linked(picture, inner, "][#{inner}]", "ref:#{inner.downcase}")
+          elsif inner && known?(inner)
+            return linked(picture, inner, "][#{inner}]", "ref:#{inner.downcase}")
           end
           scanner.pos = from
           nil
@@ -139,14 +183,23 @@ module Glossema
         def known?(label) = @labels.include?(label.downcase.gsub(/\s+/, " "))
 
         def linked(picture, inner, closing, wrap)
-          return alone("#{'!' if picture}[#{closing}", picture ? "markup" : "placeholder", picture ? "picture" : "link").then { |code| [code] } if inner.empty?
+          if inner.empty?
+            return (
+              alone(
+                "#{"!" if picture}[#{closing}",
+                picture ? "markup" : "placeholder",
+                picture ? "picture" : "link"
+              ).then { |code| [code] }
+            )
+          end
 
           return pair("![", closing, "picture", "picture", wrap, "", parse(inner)) if picture
 
           pair("[", closing, "link", "link", wrap, "link", parse(inner))
         end
 
-        # The text up to the bracket that closes the one just read; nil, with nothing read, when there is none.
+        # The text up to the bracket that closes the one just read; nil, with nothing read, when there is
+        # none.
         def brackets(scanner)
           from, depth = scanner.pos, 1
           while scanner.skip(/(?:[^\[\]\\`]|\\.|`[^`]*`|`)*/m) && !scanner.eos?
@@ -174,19 +227,33 @@ module Glossema
 
         # Pairs the marks, innermost first.
         def emphasise(items, delimiters)
-          opening, closing = Hash.new { |hash, index| hash[index] = [] }, Hash.new { |hash, index| hash[index] = [] }
+          opening, closing =
+            Hash.new { |hash, index| hash[index] = [] },
+            Hash.new { |hash, index| hash[index] = [] }
           delimiters.each_with_index do |close, index|
             next unless close.closes
 
             while close.count.positive?
-              at = (0...index).to_a.reverse.find do |i|
-                open = delimiters[i]
-                open.opens && open.count.positive? && open.mark == close.mark && !((open.closes || close.opens) && ((open.count + close.count) % 3).zero? && (open.count % 3 != 0 || close.count % 3 != 0))
-              end
+              at =
+                (0...index).to_a.reverse.find do |i|
+                  open = delimiters[i]
+                  open.opens && open.count.positive? && open.mark == close.mark &&
+                    !(
+                      (open.closes || close.opens) && ((open.count + close.count) % 3).zero? &&
+                        (open.count % 3 != 0 || close.count % 3 != 0)
+                    )
+                end
               break unless at
 
               open = delimiters[at]
-              size = close.mark == "~" ? [open.count, close.count].min : (open.count >= 2 && close.count >= 2 ? 2 : 1)
+              size =
+                (
+                  if close.mark == "~"
+                    [open.count, close.count].min
+                  else
+                    (open.count >= 2 && close.count >= 2 ? 2 : 1)
+                  end
+                )
               delimiters[(at + 1)...index].each { |between| between.opens = false }
               open.count -= size
               close.count -= size
@@ -198,22 +265,36 @@ module Glossema
             end
           end
           rest = delimiters.to_h { |one| [one.at, one.mark * one.count] }
-          items.each_with_index.flat_map { |item, index| rest.key?(index) ? [*closing[index], rest[index], *opening[index]] : [item] }
+          items.each_with_index.flat_map do |item, index|
+            rest.key?(index) ? [*closing[index], rest[index], *opening[index]] : [item]
+          end
         end
 
         # Characters that would be markup are escaped, and only these.
         def escaped(text, starts, block, code_follows)
           out = text.gsub("\\") { "\\\\" }.gsub(/[*`]/) { |char| "\\#{char}" }
           out = out.gsub(/(?<![\p{L}\p{N}])_|_(?![\p{L}\p{N}])/) { "\\_" }
-          out = out.gsub(/<(?=[A-Za-z\/!?])/, "\\<").gsub(/&(?=#?\w+;)/, "\\\\&").gsub(/~~/, "\\~\\~").gsub(/\]\(/, "\\](").gsub(/\[(?=\^)/, "\\[")
-          out = out.gsub(/\[([^\[\]]*)\]/) { known?(Regexp.last_match(1)) ? "\\[#{Regexp.last_match(1)}\\]" : Regexp.last_match(0) }
+          out =
+            out
+              .gsub(%r{<(?=[A-Za-z/!?])}, "\\<")
+              .gsub(/&(?=#?\w+;)/, "\\\\&")
+              .gsub(/~~/, "\\~\\~")
+              .gsub(/\]\(/, "\\](")
+              .gsub(/\[(?=\^)/, "\\[")
+          out =
+            out.gsub(/\[([^\[\]]*)\]/) do
+              known?(Regexp.last_match(1)) ? "\\[#{Regexp.last_match(1)}\\]" : Regexp.last_match(0)
+            end
           out = out.gsub("|", "\\|") if block == "cell"
           out = out.sub(/(?<![^\s])(\#+\s*)\z/) { |marks| "\\#{marks}" } if block.start_with?("heading")
           out = out.sub(/!\z/, "\\!") if code_follows
           out = out.gsub(/\{(?=[{%])/, "\\{").gsub(/\$(?=\{)/, "\\$")
           return out unless starts
 
-          out.sub(/\A\s*(?:[-+>:]|\#{1,6}|>)(?=\s|\z)|\A\s*>/) { |mark| "\\#{mark}" }.sub(/\A(\d{1,9})([.)])(?=\s|\z)/) { "#{Regexp.last_match(1)}\\#{Regexp.last_match(2)}" }.sub(/\A=+\z/) { |mark| "\\#{mark}" }
+          out
+            .sub(/\A\s*(?:[-+>:]|\#{1,6}|>)(?=\s|\z)|\A\s*>/) { |mark| "\\#{mark}" }
+            .sub(/\A(\d{1,9})([.)])(?=\s|\z)/) { "#{Regexp.last_match(1)}\\#{Regexp.last_match(2)}" }
+            .sub(/\A=+\z/) { |mark| "\\#{mark}" }
         end
       end
     end

@@ -6,7 +6,13 @@ module Glossema
         include Runs
 
         NOISE = %w[family charset scheme].freeze
-        NOTHING = { "b" => %w[0 false], "i" => %w[0 false], "strike" => %w[0 false], "u" => %w[none], "vertAlign" => %w[baseline] }.freeze
+        NOTHING = {
+          "b" => %w[0 false],
+          "i" => %w[0 false],
+          "strike" => %w[0 false],
+          "u" => %w[none],
+          "vertAlign" => %w[baseline]
+        }.freeze
 
         attr_reader :node, :content
 
@@ -15,8 +21,10 @@ module Glossema
           @node = node
           first = node&.first_element_child
           text ||= first.text if first&.name == "t" && first.next_element.nil?
-          if text then @content, @originals, @look = Content.text(unescaped(text)), {}, ""
-          else @content = content_of(entries)
+          if text
+            @content, @originals, @look = Content.text(unescaped(text)), {}, ""
+          else
+            @content = content_of(entries)
           end
         end
 
@@ -29,14 +37,19 @@ module Glossema
           node.element_children.each { |child| child.unlink if %w[r t rPh phoneticPr].include?(child.name) }
           looks, pieces = [@base], []
           content.well_formed.items.each do |item|
-            if item.is_a?(String) then pieces << [item, looks.last]
-            elsif item.open? then looks.push(@originals[item.key])
-            elsif item.close? then looks.pop
+            if item.is_a?(String)
+              pieces << [item, looks.last]
+            elsif item.open?
+              looks.push(@originals[item.key])
+            elsif item.close?
+              looks.pop
             end
           end
           pieces << ["", nil] if pieces.empty?
           plain = pieces.all? { |_, look| look.nil? }
-          pieces.reverse_each { |text, look| node.prepend_child(plain ? text_node(node, text) : run(node, text, look)) }
+          pieces.reverse_each do |text, look|
+            node.prepend_child(plain ? text_node(node, text) : run(node, text, look))
+          end
         end
 
         private
@@ -44,30 +57,68 @@ module Glossema
         def entries
           @node.element_children.flat_map do |child|
             case child.name
-            when "t" then [Text.new(unescaped(child.text), nil, {}, nil)]
+            when "t"
+              [Text.new(unescaped(child.text), nil, {}, nil)]
             when "r"
               properties = child.element_children.find { |inner| inner.name == "rPr" }
-              [Text.new(unescaped(child.element_children.select { |inner| inner.name == "t" }.map(&:text).join), properties, props(properties), nil)]
-            else []
+              [
+                Text.new(
+                  unescaped(child.element_children.select { |inner| inner.name == "t" }.map(&:text).join),
+                  properties,
+                  props(properties),
+                  nil
+                )
+              ]
+            else
+              []
             end
           end
         end
 
         # Characters XML cannot hold are written _x000D_ and the like.
-        def unescaped(text) = text.gsub("\r\n", "\n").gsub("_x000D_\n", "\n").gsub(/_x([0-9A-Fa-f]{4})_/) { (code = Regexp.last_match(1).hex) >= 32 || [9, 10].include?(code) ? [code].pack("U") : Regexp.last_match(0) }
+        def unescaped(text) =
+          text
+            .gsub("\r\n", "\n")
+            .gsub("_x000D_\n", "\n")
+            .gsub(/_x([0-9A-Fa-f]{4})_/) do
+              if (code = Regexp.last_match(1).hex) >= 32 || [9, 10].include?(code)
+                [code].pack("U")
+              else
+                Regexp.last_match(0)
+              end
+            end
 
         def props(properties)
           return {} unless properties
 
-          properties.element_children.to_h { |child| [child.name, child.attribute_nodes.map { |attribute| "#{attribute.node_name}=#{attribute.value}" }.sort.join(",")] }
-                    .reject { |name, value| NOISE.include?(name) || NOTHING[name]&.include?(value.delete_prefix("val=")) }
+          properties
+            .element_children
+            .to_h do |child|
+              [
+                child.name,
+                child
+                  .attribute_nodes
+                  .map { |attribute| "#{attribute.node_name}=#{attribute.value}" }
+                  .sort
+                  .join(",")
+              ]
+            end
+            .reject do |name, value|
+              NOISE.include?(name) || NOTHING[name]&.include?(value.delete_prefix("val="))
+            end
         end
 
         def look_of(props, _text) = props.sort.map { |name, value| "#{name}:#{value}" }.join("|")
 
         def words_of(props, base)
           added = ->(name) { props.key?(name) && props[name] != base[name] }
-          list = { "bold" => "b", "italic" => "i", "underline" => "u", "strike" => "strike" }.filter_map { |word, name| word if added.call(name) }
+          list =
+            {
+              "bold" => "b",
+              "italic" => "i",
+              "underline" => "u",
+              "strike" => "strike"
+            }.filter_map { |word, name| word if added.call(name) }
           list << (props["vertAlign"].include?("sub") ? "sub" : "super") if added.call("vertAlign")
           list
         end
@@ -89,7 +140,8 @@ module Glossema
           end
         end
 
-        def element(node, name) = Nokogiri::XML::Node.new(name, node.document).tap { |made| made.namespace = node.namespace }
+        def element(node, name) =
+          Nokogiri::XML::Node.new(name, node.document).tap { |made| made.namespace = node.namespace }
       end
     end
   end

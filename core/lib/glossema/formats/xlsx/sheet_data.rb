@@ -10,20 +10,30 @@ module Glossema
         NAMESPACE = "http://schemas.openxmlformats.org/spreadsheetml/2006/main".freeze
 
         Row = Struct.new(:number, :hidden, :cells)
-        # shared: index of a shared string, or nil; inline: XML of a string of its own, or nil; value: what else it holds.
-        Cell = Struct.new(:reference, :column, :shared, :inline, :value, :prefix) do
-          # The text of a string of its own that is one plain text, else nil.
-          def plain = (text = inline&.match(PLAIN)&.[](1)) && Markup.decode(text)
-          def text? = !shared.nil? || !inline.nil?
-          def inline_node = Nokogiri::XML("<#{prefix}root xmlns#{":#{prefix.chop}" if prefix}=\"#{NAMESPACE}\">#{inline}</#{prefix}root>").root.element_children.first
-        end
+        # shared: index of a shared string, or nil; inline: XML of a string of its own, or nil; value: what
+        # else it holds.
+        Cell =
+          Struct.new(:reference, :column, :shared, :inline, :value, :prefix) do
+            # The text of a string of its own that is one plain text, else nil.
+            def plain = (text = inline&.match(PLAIN)&.[](1)) && Markup.decode(text)
+            def text? = !shared.nil? || !inline.nil?
+
+            def inline_node =
+              Nokogiri
+                .XML("<#{prefix}root #{declaration}>#{inline}</#{prefix}root>")
+                .root
+                .first_element_child
+
+            # The name space of sheets, under the prefix this one uses.
+            def declaration = "xmlns#{":#{prefix.chop}" if prefix}=\"#{NAMESPACE}\""
+          end
 
         module_function
 
         # The text of a sheet → [its sheetData, the rest of it].
         def parts(bytes)
           text = utf8(bytes)
-          match = ROWS.match(text) or return ["", text]
+          match = ROWS.match(text) or return "", text
           [match[0][/>(.*)<[^<]*\z/m, 1].to_s, text.sub(ROWS, "")]
         end
 
@@ -50,11 +60,13 @@ module Glossema
 
         def cells(inner, number)
           column = -1
-          inner.scan(CELL).map do |prefix, attributes, content|
-            cell = cell(prefix, attributes, content, number, column)
-            column = cell.column
-            cell
-          end
+          inner
+            .scan(CELL)
+            .map do |prefix, attributes, content|
+              cell = cell(prefix, attributes, content, number, column)
+              column = cell.column
+              cell
+            end
         end
 
         def cell(prefix, attributes, content, number, column)
@@ -63,14 +75,21 @@ module Glossema
           reference ||= "#{Columns.letters(column)}#{number}"
           kind = attributes[/\bt="(\w+)"/, 1]
           formula = content && content.match?(%r{<(?:\w+:)?f[\s/>]})
-          value = content && content[%r{<(?:\w+:)?v\b[^>]*>([^<]*)<}, 1]
-          Cell.new(reference, column, kind == "s" && !formula && value&.match?(/\A\d+\z/) ? value.to_i : nil, kind == "inlineStr" && !formula ? content : nil, value && Markup.decode(value), prefix)
+          value = content && content[/<(?:\w+:)?v\b[^>]*>([^<]*)</, 1]
+          Cell.new(
+            reference,
+            column,
+            kind == "s" && !formula && value&.match?(/\A\d+\z/) ? value.to_i : nil,
+            kind == "inlineStr" && !formula ? content : nil,
+            value && Markup.decode(value),
+            prefix
+          )
         end
 
         # The rows with each cell replaced by what the block answers for it, given the Cell and its XML.
         def map(rows)
           number = 0
-          rows.gsub(%r{<(?:\w+:)?row\b[^>]*>|#{CELL}}m) do |raw|
+          rows.gsub(/<(?:\w+:)?row\b[^>]*>|#{CELL}/m) do |raw|
             if raw.match?(/\A<(?:\w+:)?row\b/)
               number = (raw[/\br="(\d+)"/, 1] || number + 1).to_i
               @column = -1
@@ -83,15 +102,21 @@ module Glossema
           end
         end
 
-        # Puts into cells: {reference => index of a shared string, or [Xlsx::Cell, Content]}; cells that are missing are added.
+        # Puts into cells: {reference => index of a shared string, or [Xlsx::Cell, Content]}; cells that are
+        # missing are added.
         def put(bytes, wanted)
           waiting = wanted.dup
           text = utf8(bytes)
           match = ROWS.match(text)
-          rows = map(match[0]) do |cell, raw|
-            value = waiting.delete(cell.reference) or next raw
-            value.is_a?(Integer) ? raw.sub(%r{(<(?:\w+:)?v\b[^>]*>)\d+(?=<)}) { "#{Regexp.last_match(1)}#{value}" } : inline(raw, cell, *value)
-          end
+          rows =
+            map(match[0]) do |cell, raw|
+              value = waiting.delete(cell.reference) or next raw
+              if value.is_a?(Integer)
+                raw.sub(/(<(?:\w+:)?v\b[^>]*>)\d+(?=<)/) { "#{Regexp.last_match(1)}#{value}" }
+              else
+                inline(raw, cell, *value)
+              end
+            end
           rows = add(rows, waiting) if waiting.any?
           "#{match.pre_match}#{rows}#{match.post_match}".b
         end
@@ -111,14 +136,30 @@ module Glossema
           text = content.text
           return if text.match?(/[\u0000-\u0008\v\f\u000e-\u001f\r]/)
 
-          "<#{cell.prefix}t#{' xml:space="preserve"' if text.match?(/\A\s|\s\z|\n/)}>#{Markup.escape(text)}</#{cell.prefix}t>"
+          space = ' xml:space="preserve"' if text.match?(/\A\s|\s\z|\n/)
+          "<#{cell.prefix}t#{space}>#{Markup.escape(text)}</#{cell.prefix}t>"
         end
 
         def looked(cell, taken, content)
           prefix = cell.prefix
-          node = cell.inline && taken.source.nil? ? cell.inline_node : Nokogiri::XML("<#{prefix}is xmlns#{":#{prefix.chop}" if prefix}=\"#{NAMESPACE}\"/>").root
+          node =
+            (
+              if cell.inline && taken.source.nil?
+                cell.inline_node
+              else
+                Nokogiri.XML("<#{prefix}is xmlns#{":#{prefix.chop}" if prefix}=\"#{NAMESPACE}\"/>").root
+              end
+            )
           (taken.source || RichText.new(node)).write_to(node, content)
-          node.children.map { |child| child.to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML | Nokogiri::XML::Node::SaveOptions::NO_DECLARATION) }.join
+          node
+            .children
+            .map do |child|
+              child.to_xml(
+                save_with:
+                  Nokogiri::XML::Node::SaveOptions::AS_XML | Nokogiri::XML::Node::SaveOptions::NO_DECLARATION
+              )
+            end
+            .join
         end
 
         def add(rows, waiting)
@@ -133,8 +174,17 @@ module Glossema
         def insert(row, reference, value)
           column = Cells.split(reference).first
           prefix = row[/\A<(\w+:)?row/, 1]
-          made = inline("<#{prefix}c r=\"#{reference}\">", Cell.new(reference, column, nil, nil, nil, prefix), *value)
-          at = row.enum_for(:scan, CELL).map { Regexp.last_match }.find { |match| Cells.split(match[2][/\br="([A-Z]+\d+)"/, 1].to_s).first > column }
+          made =
+            inline(
+              "<#{prefix}c r=\"#{reference}\">",
+              Cell.new(reference, column, nil, nil, nil, prefix),
+              *value
+            )
+          at =
+            row
+              .enum_for(:scan, CELL)
+              .map { Regexp.last_match }
+              .find { |match| Cells.split(match[2][/\br="([A-Z]+\d+)"/, 1].to_s).first > column }
           at ? row.dup.insert(at.begin(0), made) : row.sub(%r{(?=</(?:\w+:)?row>\z)}) { made }
         end
       end
