@@ -115,6 +115,7 @@ module Glossema
 end
 
 require "glossema/formats/container"
+require "glossema/formats/nodes"
 require "glossema/formats/runs"
 require "glossema/formats/drawing"
 require "glossema/formats/package"

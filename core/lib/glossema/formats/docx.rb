@@ -164,7 +164,7 @@ module Glossema
           def list = nil
 
           def write(content, target_language)
-            made = node.dup
+            made = Nodes.copy(node)
             cell << made
             Paragraph.new(made, styles, [], hidden: hidden).write(content, target_language)
             return unless line

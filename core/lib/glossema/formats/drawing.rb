@@ -55,7 +55,7 @@ module Glossema
           elsif item.close?
             looks.pop
           else
-            (@originals[item.key] || []).each { |_, original| put(used[item.key] ? original.dup : original) }
+            (@originals[item.key] || []).each { |_, original| put(used[item.key] ? Nodes.copy(original) : original) }
             used[item.key] = true
           end
         end
@@ -142,7 +142,7 @@ module Glossema
       end
 
       def run(text, properties, language)
-        copy = properties ? properties.dup : element("rPr")
+        copy = properties ? Nodes.copy(properties) : element("rPr")
         %w[err dirty].each { |name| copy.remove_attribute(name) }
         copy["lang"] = language if language
         node = element("t")

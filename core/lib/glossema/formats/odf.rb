@@ -359,7 +359,7 @@ module Glossema
               item.open? ? looks.push(@originals[item.key]) : looks.pop
             elsif item.open?
               entry, inner = @originals[item.key]
-              parents << entry.element.dup(2).tap { |shell| parents.last << shell }
+              parents << Nodes.copy(entry.element, shallow: true).tap { |shell| parents.last << shell }
               looks << inner
             else
               parents.pop
@@ -499,7 +499,7 @@ module Glossema
 
         def put_alone(code, parent, used)
           (@originals[code.key] || []).each do |_, original|
-            parent << (used[code.key] ? original.dup : original)
+            parent << (used[code.key] ? Nodes.copy(original) : original)
           end
           used[code.key] = true
           # What takes no room in the text does not part one blank from the next.

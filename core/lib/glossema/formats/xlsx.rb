@@ -485,12 +485,12 @@ module Glossema
         @strings_changed = true
         groups =
           cells.group_by { |cell| contents[cell.unit.id].written }.values.sort_by { |group| -group.size }
-        original = groups.size > 1 || references[index] != cells.size ? @strings[index].dup : nil
+        original = groups.size > 1 || references[index] != cells.size ? Nodes.copy(@strings[index]) : nil
         if references[index] == cells.size
           RichText.new(@strings[index]).write(contents[groups.shift.first.unit.id], nil)
         end
         groups.each do |group|
-          copy = parse(@strings_path).root.add_child(original.dup)
+          copy = parse(@strings_path).root.add_child(Nodes.copy(original))
           RichText.new(copy).write(contents[group.first.unit.id], nil)
           @added = @added.to_i + 1
           group.each { |cell| puts[cell.part][cell.reference] = @strings.size + @added - 1 }

@@ -453,9 +453,9 @@ module Glossema
             )
           end
 
-          shell = entry.element.dup(2)
+          shell = Nodes.copy(entry.element, shallow: true)
           entry.element.element_children.each do |child|
-            shell << child.dup if %w[sdtPr sdtEndPr].include?(child.name)
+            shell << Nodes.copy(child) if %w[sdtPr sdtEndPr].include?(child.name)
           end
           parents.last << shell
           shell << element("sdtContent") if entry.element.name == "sdt"
@@ -466,21 +466,21 @@ module Glossema
           looks.pop
           return parents.pop if entry.element
 
-          (entry.after || []).each { |properties, child| parents.last << run_with(properties, child.dup) }
+          (entry.after || []).each { |properties, child| parents.last << run_with(properties, Nodes.copy(child)) }
         end
 
         # The nodes of a code: the originals the first time, copies later.
         def copies(name, nodes)
           again = @used[name]
           @used[name] = true
-          nodes.map { |properties, child| [properties, again ? child.dup : child] }
+          nodes.map { |properties, child| [properties, again ? Nodes.copy(child) : child] }
         end
 
         def run_with(properties, child)
           return child if properties == :bare
 
           element("r").tap do |run|
-            run << properties.dup if properties
+            run << Nodes.copy(properties) if properties
             run << child
           end
         end
@@ -503,7 +503,7 @@ module Glossema
 
         # The properties of a run with its language set to that of the translation.
         def run_properties(properties)
-          copy = properties ? properties.dup : element("rPr")
+          copy = properties ? Nodes.copy(properties) : element("rPr")
           copy.element_children.each do |child|
             child.unlink if %w[rPrChange ins del moveFrom moveTo noProof].include?(child.name)
           end

@@ -128,7 +128,7 @@ module Glossema
 
         def run(node, text, look)
           element(node, "r").tap do |made|
-            made << look.dup if look
+            made << Nodes.copy(look) if look
             made << text_node(node, text)
           end
         end
