@@ -12,7 +12,19 @@ RSpec.describe Glossema::Segmentation::Segmenter do
       "It costs $1.50. | No. 5 is sold. | Order no. 7 now.",
       "She lives in the U.S. | He lives in the U.K. near Leeds.",
       "Plan B. | Then go. | Ask Dr. A. B. Vos vs. the others.",
-      "Is it new?\u00A0Yes.".sub("\u00A0", "\u00A0| ")
+      "Is it new?\u00A0Yes.".sub("\u00A0", "\u00A0| "),
+      "At 5 a.m. Mr. Hale went out. | He came back at 6 P.M. | Mr. Hale then slept.",
+      "I live in the E.U. | How about you? | I work for the U.S. Government.",
+      "You and I. | Did you see Albert I. Jones? | Ask Jane and co. | They know.",
+      "1.) The first box | 2.) The second box",
+      "1. The first box. | 2. The second box. | 3. The third box.",
+      "• 9. The first box | • 10. The second box",
+      "a. The first box | b. The second box | c. The third box",
+      "It was so.[1] | The next began.² | Then it ended.3 | The rest is silence.",
+      "The case [...] used stairs [...] (Hale 55). | One habit . . . was that of waiting.",
+      "The laws are less complex. . . . | Next sentence. | The thing is . . . I did not mean it.",
+      "This is Hale GmbH & Co. KG in Kiel. | It is at N°. 10.26. | Look there.",
+      "He teaches (He worked for 5 years as a smith.) at the school."
     ],
     "it" => [
       "Il sig. Rossi (cfr. pag. 3) arriva alle 5. | Poi va via.",
@@ -72,12 +84,28 @@ RSpec.describe Glossema::Segmentation::Segmenter do
     "zh" => ["你好。 | “走吧。” | 他说。 | 好！ | 真的吗？", "共3.5公里。 | 行！！"],
     "ar" => ["كيف حالك؟ | أنا بخير. | د. أحمد هنا.", "السعر 3.5 دينار. | شكرا!"],
     "hi" => ["यह एक किताब है। | डॉ. शर्मा आए। | ठीक है?", "मूल्य 3.5 रु. है। | धन्यवाद!"],
-    "cs" => ["Pojedeme dál. | Pak zastavíme. | Proč?"]
+    "cs" => ["Pojedeme dál. | Pak zastavíme. | Proč?", "Např. Ing. Novák s. r. o. zde. | Dobře."],
+    "da" => ["Hr. Vos, se s. 5, f.eks. den 3. juni kl. 8. | Tak."],
+    "nb" => ["Se f.eks. kap. 3 osv. her. | Takk skal du ha."],
+    "fi" => ["Ks. esim. sivu 3. luku, jne. | Hyvä."],
+    "ro" => ["Vezi pag. 3, fig. 2, etc. aici. | Dl. Pop vine."],
+    "hu" => ["Dr. Kis kb. 3 km-re lakik, pl. itt. | Jó."],
+    "bg" => ["В гр. София на ул. Шипка 5 е проф. Иванов. | Той е тук, т.е. вкъщи."],
+    "uk" => ["Він живе на вул. Лесі, буд. 5, тобто тут і т. д. | Так."],
+    "tr" => ["Bkz. s. 5, örn. Dr. Kaya vb. burada. | Evet."],
+    "kk" => ["Ол 2012 ж. келді. | Бұл т.б. жағдай."],
+    "hy" => ["Ի՞նչ ես մտածում: | Ոչինչ։ | Դուք. նա այստեղ է:"],
+    "am" => ["እንደምን አለህ፧ | መልካም ቀን ይሁንልህ። | እሺ።"],
+    "my" => ["ခင်ဗျားနာမည်ဘယ်လိုခေါ်လဲ။ | ၇ နာရီထိုးပြီ။"],
+    "ur" => ["کیا حال ہے؟ | ميرا نام ہے۔ | میں جا رہا ہوں۔"],
+    "fa" => ["شما کجایی هستید؟ | من از تهران هستم."],
+    "he" => ["מה שלומך? | פרופ. לוי כאן. | תודה!"],
+    "ko" => ["안녕하세요? | No. 5는 여기 있습니다. | 네!"]
   }.each do |language, texts|
     describe language do
       texts.each do |text|
         it text do
-          joint = %w[ja zh].include?(language) ? "" : " "
+          joint = %w[ja zh my].include?(language) ? "" : " "
           joined = text.gsub(/\s*\|\s*/) { |border| border.include?("\u00A0") ? "\u00A0" : joint }
           expect(described_class.new(language).segments(joined)).to eq(
             text.split("|").map { |piece| piece.gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") }
@@ -89,6 +117,7 @@ RSpec.describe Glossema::Segmentation::Segmenter do
 
   it "finds a region’s rules by its language, and falls back on what is common" do
     expect(described_class.new("de-CH").segments("Am 3. Mai. Gut.")).to eq(["Am 3. Mai.", "Gut."])
+    expect(described_class.new("no-NO").segments("Se kap. 3. Takk.")).to eq(["Se kap. 3.", "Takk."])
     expect(described_class.new("xx").segments("Am 3. Mai. Gut.")).to eq(["Am 3.", "Mai.", "Gut."])
   end
 end
@@ -102,7 +131,8 @@ RSpec.describe Glossema::Segmentation::Srx do
     expect(groups.map { |group| group["name"] }).to eq(
       %w[
         English Italian Dutch German French Spanish Portuguese Swedish Polish Russian Greek Arabic Hindi
-        Japanese Chinese Common
+        Japanese Chinese Danish Norwegian Finnish Czech Romanian Hungarian Bulgarian Ukrainian Turkish
+        Kazakh Armenian Amharic Burmese Urdu Persian Hebrew Korean Common
       ]
     )
     words = groups.first["rules"].filter_map { |rule| rule["words"] }

@@ -55,7 +55,9 @@ module Glossema
           elsif item.close?
             looks.pop
           else
-            (@originals[item.key] || []).each { |_, original| put(used[item.key] ? Nodes.copy(original) : original) }
+            (@originals[item.key] || []).each { |_, original|
+              put(used[item.key] ? Nodes.copy(original) : original)
+            }
             used[item.key] = true
           end
         end

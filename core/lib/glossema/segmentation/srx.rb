@@ -39,6 +39,17 @@ module Glossema
 
         # Every place in the text where this rule alone would break.
         def candidates(text)
+          before.start_with?("^") ? candidates_by_what_follows(text) : candidates_by_both(text)
+        end
+
+        # A pattern that begins where the text begins would swallow all places but the last.
+        def candidates_by_what_follows(text)
+          @follower ||= /(?=#{after_pattern.source.delete_prefix('\G')})/
+          places = [].tap { |found| text.scan(@follower) { found << Regexp.last_match.begin(0) } }
+          places.select { |place| before_pattern.match?(text[0...place]) }
+        end
+
+        def candidates_by_both(text)
           @finder ||=
             /(?:#{before_pattern.source.delete_suffix('\z')})(?=#{after_pattern.source.delete_prefix('\G')})/
           found, from = [], 0

@@ -466,7 +466,9 @@ module Glossema
           looks.pop
           return parents.pop if entry.element
 
-          (entry.after || []).each { |properties, child| parents.last << run_with(properties, Nodes.copy(child)) }
+          (entry.after || []).each { |properties, child|
+            parents.last << run_with(properties, Nodes.copy(child))
+          }
         end
 
         # The nodes of a code: the originals the first time, copies later.
