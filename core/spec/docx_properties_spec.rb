@@ -105,16 +105,24 @@ RSpec.describe Glossema::Formats::Docx do
       def body = Array.new(4) { "<w:p>#{several}#{several}</w:p>" }.join
       def targets(segments) = segments.to_h { |segment| [segment.id, reworded(segment.content)] }
 
+      # Codes that stand alone change places with the text beside them.
+      def moved(items)
+        items.each_index do |at|
+          beside = items[at + 1]
+          next unless beside.is_a?(String) && items[at].is_a?(Glossema::Code) && items[at].alone?
+
+          items[at], items[at + 1] = beside, items[at] if @random.rand(2).zero?
+        end
+        items
+      end
+
       # Another text with the same codes, some of them elsewhere.
       def reworded(content)
         items =
           content.items.map do |item|
             item.is_a?(String) ? pick(["Nuovo testo ", "è qui", "A < B & C ", "fine."]) : item
           end
-        alone = items.select { |item| item.is_a?(Glossema::Code) && item.alone? }
-        items -= alone
-        alone.each { |code| items.insert(@random.rand(0..items.size), code) }
-        Glossema::Content.new(items)
+        Glossema::Content.new(moved(items))
       end
     end
 

@@ -17,6 +17,12 @@ module Glossema
       def close? = kind == :close
       def alone? = kind == :alone
 
+      # What tells a code that stands alone from others to a reader: its type and what it refers to. A tab and
+      # a line break are the text they stand for.
+      def fingerprint
+        ["tab", "line break"].include?(display) ? equiv : "\u0000#{type}:#{wrap || display}"
+      end
+
       # An invisible mark (a bookmark, a comment's range): kept at the edge of a segment, never inside it.
       def anchor? = type.to_s.start_with?("anchor")
 
@@ -120,6 +126,29 @@ module Glossema
       ).well_formed
     end
 
+    # The same content with the codes as `source` has them now: those kept with a translation may know less of
+    # themselves.
+    def with_codes_of(source)
+      return self unless coded?
+
+      known = source.codes.to_h { |code| [[code.key, code.kind], code] }
+      Content.new(items.map { |item|
+        item.is_a?(String) ? item : (known[[item.key, item.kind]]&.with(id: item.id) || item)
+      })
+    end
+
+    # What no document can hold: control characters, and code points that stand for no character.
+    UNHOLDABLE = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
+
+    def self.holdable(text) = text.match?(UNHOLDABLE) ? text.gsub(UNHOLDABLE, "") : text
+
+    # The same content without what no document can hold.
+    def holdable
+      return self unless items.any? { |item| item.is_a?(String) && item.match?(UNHOLDABLE) }
+
+      Content.new(items.map { |item| item.is_a?(String) ? Content.holdable(item) : item })
+    end
+
     # How many codes: a pair counts as one.
     def code_count = codes.count { |code| !code.close? }
 
@@ -183,9 +212,13 @@ module Glossema
           look = stack.reverse.find(&:style)&.style || base
           item.split(/([[:space:]]+)/).each { |piece| lay(out, piece, look, stack.filter_map(&:wrap)) }
         elsif item.alone?
-          unless item.anchor?
-            out << ["\u0000#{item.type}:#{item.wrap || item.display}", nil, stack.filter_map(&:wrap)]
-          end
+          next if item.anchor?
+
+          wraps = stack.filter_map(&:wrap)
+          mark = item.fingerprint
+          mark.start_with?("\u0000") ? out << [mark, nil,
+                                               wraps] : lay(out, mark,
+                                                 stack.reverse.find(&:style)&.style || base, wraps)
         else
           if item.open?
             stack.push(item)
@@ -228,7 +261,7 @@ module Glossema
       return one == two if one.is_a?(String) || two.is_a?(String)
 
       one.kind == two.kind && one.style == two.style && one.wrap == two.wrap &&
-        (!one.alone? || (one.type == two.type && one.display == two.display))
+        (!one.alone? || one.fingerprint == two.fingerprint)
     end
 
     # Adds a word or blank to the flat list, joined to the last where it shows the same.

@@ -31,22 +31,7 @@ module Glossema
       @language = language
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
-      @pieces =
-        units.to_h do |unit|
-          offsets =
-            (
-              if @breaks
-                @breaks.fetch(unit.id, [])
-              else
-                by_hand(unit, unit.whole ? [] : segmenter.breaks(unit.content.text), hand[unit.id])
-              end
-            )
-          unless unit.target && offsets.empty?
-            next unit.id, [offsets, Segmentation::Splitter.split(unit.content, offsets), nil]
-          end
-
-          [unit.id, [[], *Segmentation::Splitter.split_pair(unit.content, unit.target)]]
-        end
+      @pieces = units.to_h { |unit| [unit.id, cut(unit, segmenter, hand[unit.id])] }
       @segments =
         units.flat_map do |unit|
           pieces_of(unit.id)
@@ -114,7 +99,7 @@ module Glossema
     def unit_contents(targets, states = {})
       units.each_with_object({}) do |unit, contents|
         own = segments_of(unit)
-        given = own.map { |segment| targets[segment.id] }
+        given = own.map { |segment| targets[segment.id]&.holdable&.with_codes_of(segment.content) }
         if given.compact.empty? ||
             own
                 .zip(given)
@@ -156,6 +141,32 @@ module Glossema
     end
 
     private
+
+    # Kinds of unit whose number alone may have to take the target's form.
+    WITH_NUMBERS = %w[cell cue].freeze
+
+    # [offsets, pieces, target Content or nil] of a unit.
+    def cut(unit, segmenter, done)
+      return [], [Segmentation::Piece.new(false, unit.content)], nil unless translatable?(unit)
+
+      offsets = @breaks ? @breaks.fetch(unit.id, []) : offsets_of(unit, segmenter, done)
+      return [], *Segmentation::Splitter.split_pair(unit.content,
+        unit.target) if unit.target && offsets.empty?
+
+      [offsets, Segmentation::Splitter.split(unit.content, offsets), nil]
+    end
+
+    def offsets_of(unit, segmenter, done)
+      by_hand(unit, unit.whole ? [] : segmenter.breaks(unit.content.text), done)
+    end
+
+    # Is there anything to translate? A mark, or a number that is no value, is not.
+    def translatable?(unit)
+      return true if unit.target || unit.extra || bilingual?
+
+      text = unit.content.items.grep(String).join
+      text.match?(/\p{L}/) || (text.match?(/\p{Nd}/) && (unit.key || WITH_NUMBERS.include?(unit.block)))
+    end
 
     def by_hand(unit, offsets, done)
       return offsets unless done && done["text"] == self.class.mark_of(unit.content.text)

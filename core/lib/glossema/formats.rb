@@ -116,7 +116,9 @@ end
 
 require "glossema/formats/container"
 require "glossema/formats/nodes"
+require "glossema/formats/turning"
 require "glossema/formats/runs"
+require "glossema/formats/renewal"
 require "glossema/formats/drawing"
 require "glossema/formats/package"
 require "glossema/formats/ooxml"

@@ -1,27 +1,36 @@
-# The proof: a written file is read back and compared with what was meant to be in it.
+# The proof: a written file is read back and compared with what was meant to be in it; and for documents of
+# many parts a judge that knows nothing of our readers compares what must not change.
 module Glossema
   class Proof
     Difference = Struct.new(:unit, :what, :message, keyword_init: true)
 
-    attr_reader :differences
+    # differences: what is wrong; left: texts computed from others (entries of contents, references) that
+    # could not be renewed.
+    attr_reader :differences, :left
 
     # document: the Document written from; bytes: what was written; targets, states: as given to write.
     def initialize(document, bytes, targets, states: {})
       @document = document
       @contents = document.unit_contents(targets, states)
       @differences = []
+      @left = document.file.respond_to?(:left) ? document.file.left : []
       compare_codes(targets)
       compare(bytes)
+      compare_structure(bytes)
     end
+
+    # Can the written file not even be read?
+    def unreadable? = differences.any? { |difference| difference.what == "unreadable" }
 
     def identical? = differences.empty?
     def segments = @document.segments.size
     def words = @document.segments.sum { |segment| Counting::Count.of(segment.content).words }
     def codes = @document.segments.sum { |segment| segment.content.code_count }
 
-    # Plain values: {"segments", "words", "codes", "identical", "differences"}.
+    # Plain values: {"segments", "words", "codes", "identical", "differences"}, and "left" where there is
+    # something.
     def to_h
-      {
+      found = {
         "segments" => segments,
         "words" => words,
         "codes" => codes,
@@ -31,6 +40,7 @@ module Glossema
             { "unit" => difference.unit, "what" => difference.what, "message" => difference.message }
           end
       }
+      left.empty? ? found : found.merge("left" => left)
     end
 
     private
@@ -60,41 +70,56 @@ module Glossema
         end
       elsif unit.block != found.block
         note(unit.id, "structure", "#{unit.path} was #{unit.block} and is #{found.block}.")
-      elsif wanted.shows_as?(found.content, unit.look, found.look)
-        nil
-      elsif texts(wanted.flat(unit.look)) != texts(found.content.flat(found.look))
-        note(
-          unit.id,
-          "text",
-          "#{unit.path} should read “#{wanted.text[0, 80]}” and reads “#{found.content.text[0, 80]}”."
-        )
-      else
-        note(unit.id, "codes", "#{unit.path} has other codes than were written.")
+      elsif !same?(wanted, found.content, unit.look, found.look)
+        note(unit.id, *difference_of(wanted, found.content, unit))
       end
     end
+
+    # The same to a reader? White space counts once, and not at the edges.
+    def same?(wanted, found, look = nil, found_look = nil)
+      wanted.shows_as?(found, look, found_look) || folded(wanted.flat(look)) == folded(found.flat(found_look))
+    end
+
+    def folded(flat)
+      list = flat.map { |text, *rest| [text.gsub(/[ \n]+/, " "), *rest] }
+      list.shift while list.first&.first == " "
+      list.pop while list.last&.first == " "
+      list
+    end
+
+    def difference_of(wanted, found, unit)
+      if words_of(wanted) == words_of(found)
+        ["codes", "#{unit.path} has other codes or another look than was written: “#{wanted.text[0, 60]}”."]
+      else
+        one, other = Visible.pair(wanted.text, found.text)
+        ["text", "#{unit.path} should read “#{one}” and reads “#{other}”."]
+      end
+    end
+
+    def words_of(content) = content.text.gsub(/[[:space:]]+/, " ").strip
 
     # In a bilingual file the source stays and the translation is what was put in.
     def compare_pair(unit, found)
       wanted = @contents[unit.id] || unit.target
       if found.nil?
         note(unit.id, "missing", "#{unit.path} is missing in the written file.")
-      elsif !unit.content.shows_as?(found.content)
-        note(
-          unit.id,
-          "source",
-          "The source of #{unit.path} should have stayed “#{unit.content.text[0, 80]}” and did not."
-        )
-      elsif wanted.nil? != found.target.nil? || (wanted && !wanted.shows_as?(found.target))
-        note(
-          unit.id,
-          "text",
-          "#{unit.path} should read “#{wanted&.text.to_s[0, 80]}” and reads “" \
-            "#{found.target&.text.to_s[0, 80]}”."
-        )
+      elsif !same?(unit.content, found.content)
+        one, other = Visible.pair(unit.content.text, found.content.text)
+        note(unit.id, "source", "The source of #{unit.path} should have stayed “#{one}” and is “#{other}”.")
+      elsif wanted.nil? != found.target.nil? || (wanted && !same?(wanted, found.target))
+        one, other = Visible.pair(wanted&.text.to_s, found.target&.text.to_s)
+        note(unit.id, "text", "#{unit.path} should read “#{one}” and reads “#{other}”.")
       end
     end
 
-    def texts(flat) = flat.map(&:first).join
+    # What must not change in a document of many parts.
+    def compare_structure(bytes)
+      return if unreadable? || @document.bilingual? || !@document.file.respond_to?(:container)
+
+      Structure
+        .differences(@document.file.container.bytes, bytes, @document.name)
+        .each { |sentence| note(nil, "structure", sentence) }
+    end
 
     # Codes of the source that a target lost or added.
     def compare_codes(targets)
@@ -118,3 +143,6 @@ module Glossema
     def note(unit, what, message) = @differences << Difference.new(unit: unit, what: what, message: message)
   end
 end
+
+require "glossema/proof/structure"
+require "glossema/proof/visible"

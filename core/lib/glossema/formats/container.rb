@@ -98,7 +98,7 @@ module Glossema
                 )
                 stream.write(changes[entry.name])
               else
-                stream.copy_raw_entry(entry)
+                stream.copy_raw_entry(with_sizes_ahead(entry))
               end
             end
           end
@@ -106,6 +106,12 @@ module Glossema
       end
 
       private
+
+      # An entry may keep its sizes behind its data, which the copy leaves out: it has them ahead, and has to
+      # say so.
+      SIZES_BEHIND = 8
+
+      def with_sizes_ahead(entry) = entry.dup.tap { |copy| copy.gp_flags &= ~SIZES_BEHIND }
 
       def check
         list = @zip.entries

@@ -40,6 +40,15 @@ module Glossema
 
       private
 
+      def computed_results
+        marked = @stories.any? { |story| container.read(story.path).match?(Results::MARKED) }
+        Results.new(@stories) if marked && !bilingual?
+      end
+
+      def turn_around(direction)
+        @stories.each { |story| Direction.turn(story.xml.root, direction) }.map(&:path)
+      end
+
       def read
         @styles = Styles.new(part_xml("styles"), part_xml("numbering"))
         @columns = bilingual? ? Columns.chosen(@options, [], @name) : nil
@@ -258,3 +267,5 @@ end
 require "glossema/formats/docx/styles"
 require "glossema/formats/docx/paragraph"
 require "glossema/formats/docx/page"
+require "glossema/formats/docx/results"
+require "glossema/formats/docx/direction"

@@ -4,6 +4,7 @@ module Glossema
     class Drawing
       include Runs
 
+      NAMESPACE = "http://schemas.openxmlformats.org/drawingml/2006/main".freeze
       # Attributes and children of run properties that do not show.
       NOISE = %w[
         lang altLang dirty err noProof smtClean smtId bmk kern kumimoji normalizeH hlinkMouseOver uFillTx
@@ -61,6 +62,27 @@ module Glossema
             used[item.key] = true
           end
         end
+      end
+
+      SIDES = { "l" => "r", "r" => "l" }.freeze
+
+      # Turns the texts and tables of a part; sides are named as the reader sees them, so they change too.
+      def self.turn(root, direction)
+        value = direction == :rtl ? "1" : "0"
+        root.xpath(".//*[local-name()='p'][namespace-uri()='#{NAMESPACE}']").each do |node|
+          properties = Docx::Styles.child(node,
+            "pPr") || node.prepend_child(Nokogiri::XML::Node.new("pPr", node.document))
+          properties.namespace = node.namespace
+          properties["rtl"] = value
+          properties["algn"] =
+            SIDES.fetch(properties["algn"] || (direction == :rtl ? "l" : "r"), properties["algn"])
+        end
+        root.xpath(".//*[local-name()='tblPr'][namespace-uri()='#{NAMESPACE}']").each { |node|
+          node["rtl"] = value
+        }
+        root.xpath(".//*[local-name()='bodyPr'][namespace-uri()='#{NAMESPACE}']").each { |node|
+          node["rtlCol"] = value
+        }
       end
 
       private

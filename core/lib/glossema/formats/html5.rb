@@ -3,6 +3,8 @@
 module Glossema
   module Formats
     class Html5 < MarkedFile
+      include Turning
+
       NAME = "HTML".freeze
       EXTENSIONS = %w[html htm xhtml xht shtml].freeze
       MEDIA_TYPE = "text/html".freeze
@@ -133,15 +135,33 @@ module Glossema
         return unless root
 
         %w[lang xml:lang].each { |name| root.attributes[name]&.then { |_, from, to| @free << [from, to] } }
+        @free << direction_at if direction_at
+      end
+
+      # Where the page says which way it runs: [from, to] of the attribute with the space before it, or nil.
+      def direction_at
+        match = root.open_raw.match(/\s+dir\s*=\s*(?:"[^"]*"|'[^']*'|[^\s>]+)/i) or return nil
+        from = root.from + match.pre_match.bytesize
+        [from, from + match[0].bytesize]
       end
 
       # The page says which language it is in now.
       def further_edits(_contents, target_language)
         return [] unless target_language && root
 
-        %w[lang xml:lang].filter_map do |name|
-          root.attributes[name]&.then { |_, from, to| [from, to, target_language] }
-        end
+        languages =
+          %w[lang xml:lang].filter_map do |name|
+            root.attributes[name]&.then { |_, from, to| [from, to, target_language] }
+          end
+        languages + direction_edits(turn_for(target_language))
+      end
+
+      def direction_edits(turn)
+        return [] unless turn
+        return direction_at ? [[*direction_at, ""]] : [] if turn == :ltr
+
+        after_name = root.from + "<html".bytesize
+        [[*(direction_at || [after_name, after_name]), ' dir="rtl"']]
       end
 
       def role(node)

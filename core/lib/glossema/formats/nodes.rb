@@ -1,5 +1,5 @@
-# Copies of XML nodes. A copy of a node that hangs in no document loses the name spaces of its attributes (r:id
-# becomes id, and the link is dead), so they are put back here.
+# Copies of XML nodes. A copy of a node that hangs in no document loses the name spaces of its attributes
+# (r:id becomes id, and the link is dead), so they are put back here.
 module Glossema
   module Formats
     module Nodes

@@ -38,14 +38,29 @@ module Glossema
         html(body, places, block)
       end
 
+      # What stands around the text of a part, as a string to compare.
       def frame(path)
         xml = container.xml(path).dup
+        Direction.without(xml)
         xml.xpath("//*[local-name()='p' or local-name()='h']").each { |node| node.children.each(&:unlink) }
-        xml.xpath("//*[local-name()='title' or local-name()='desc']").each { |node| node.content = "" }
+        blank = %w[title desc index-title-template].map { |name| "local-name()='#{name}'" }.join(" or ")
+        xml.xpath("//*[#{blank}]").each { |node| node.content = "" }
         xml.canonicalize
       end
 
       private
+
+      def computed_results
+        parts = %w[content.xml styles.xml].select { |path|
+          container.entry?(path)
+        }.to_h { |path| [path, parse(path)] }
+        Results.new(parts)
+      end
+
+      def turn_around(direction)
+        parts = %w[content.xml styles.xml].select { |path| container.entry?(path) }
+        parts.each { |path| Direction.turn(parse(path).root, direction) }
+      end
 
       def body =
         @body ||=
@@ -56,6 +71,8 @@ module Glossema
           case child.name
           when "annotation"
             walk(child, part, { where: "comment" }) if @options["comments"]
+          when "index-body"
+            index_title(child, part, context)
           when *SKIPPED
             next
           when "p", "h"
@@ -73,13 +90,19 @@ module Glossema
               { where: "note" }
             )
           when "title", "desc"
-            alt_text(child, part)
+            alt_text(child, part) if child.namespace&.href.to_s.include?("svg")
           when "object"
             object(child)
           else
             walk(child, part, context)
           end
         end
+      end
+
+      # Of contents and other indexes only their headings are written by hand; entries follow the text.
+      def index_title(body, part, context)
+        title = body.element_children.find { |child| child.name == "index-title" }
+        walk(title, part, context) if title
       end
 
       def walk_table(table, part, context)
@@ -432,13 +455,20 @@ module Glossema
           when "frame", "g", "rect", "custom-shape", "line", "control", "object", "image"
             alone("picture", "picture", "", child, blank: @blank)
           else
-            alone("field", "#{child.name.tr("-", " ")} #{child.text.strip}".strip[0, 30], "", child)
+            alone("field", "#{child.name.tr("-", " ")} #{child.text.strip}".strip[0, 30], "", child,
+              wrap: identity(child))
           end
         end
 
-        def alone(type, display, equiv, child, blank: false)
+        # What tells a field from others, whatever it shows.
+        def identity(child)
+          attributes = child.attribute_nodes.reject { |attribute| attribute.node_name == "style-name" }
+          "field:#{child.name} #{attributes.map { |one| "#{one.node_name}=#{one.value}" }.sort.join(" ")}"
+        end
+
+        def alone(type, display, equiv, child, blank: false, wrap: nil)
           @blank = blank
-          [Alone.new(type, display, equiv, [[:bare, child]])]
+          [Alone.new(type, display, equiv, [[:bare, child]], wrap)]
         end
 
         # Blanks at the very end do not show.
@@ -499,12 +529,18 @@ module Glossema
 
         def put_alone(code, parent, used)
           (@originals[code.key] || []).each do |_, original|
+            without_blanks(original) if code.anchor?
             parent << (used[code.key] ? Nodes.copy(original) : original)
           end
           used[code.key] = true
           # What takes no room in the text does not part one blank from the next.
           @after_space = false unless code.anchor? || code.type == "picture"
-          @written = true unless code.anchor?
+          @written = true unless code.anchor? || code.type == "picture"
+        end
+
+        # Blanks that did not show where a mark stood could show where it comes to stand.
+        def without_blanks(node)
+          node.xpath(".//text()").each { |text| text.unlink if text.text.match?(/\A[ \t\r\n]*\z/) }
         end
 
         def prefix = "#{@node.namespace.prefix}:"
@@ -515,3 +551,6 @@ module Glossema
     end
   end
 end
+
+require "glossema/formats/odf/results"
+require "glossema/formats/odf/direction"

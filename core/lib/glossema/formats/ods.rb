@@ -71,6 +71,8 @@ module Glossema
             .grep(%r{/content\.xml\z})
             .map { |path| container.read(path).to_s.b.scan(/cell-range-address="[^"]*"/n).join }
             .join
+            .force_encoding("UTF-8")
+            .scrub
       end
 
       def read_table(table, number)

@@ -62,9 +62,12 @@ module Glossema
         xml = container.xml(path).dup
         xml
           .xpath("//*[local-name()='p']")
-          .each do |node|
-            node.element_children.each { |child| child.unlink unless %w[pPr endParaRPr].include?(child.name) }
-          end
+          .each { |node|
+          node.children.each { |child|
+            child.unlink unless %w[pPr endParaRPr].include?(child.name)
+          }
+        }
+        without_direction(xml)
         xml
           .xpath("//*[local-name()='cNvPr' or local-name()='docPr']")
           .each { |node| %w[descr title].each { |name| node.remove_attribute(name) } }
@@ -81,6 +84,13 @@ module Glossema
       end
 
       private
+
+      # What may change where a translation runs the other way.
+      def without_direction(xml)
+        xml.xpath("//*[local-name()='bidi' or local-name()='bidiVisual']").each(&:unlink)
+        xml.xpath("//@rtl | //@rtlCol | //@algn | //@rightToLeft").each(&:unlink)
+        xml.xpath("//*[local-name()='pPr' or local-name()='tblPr'][not(@*) and not(*)]").each(&:unlink)
+      end
 
       # The relations of a part of one type, as full paths that exist.
       def related(part, type)

@@ -4,6 +4,8 @@
 module Glossema
   module Formats
     class Package
+      include Turning
+
       # A paragraph or attribute that holds the text of a unit, and those that repeat it for older readers.
       Place = Struct.new(:unit, :paragraph, :mirrors, :attribute, :part, keyword_init: true)
 
@@ -24,10 +26,16 @@ module Glossema
       def write(contents, target_language: nil, **)
         return container.bytes if contents.empty?
 
-        made = container.write(unspent.apply(contents, target_language))
+        writer = unspent
+        made = container.write(writer.apply(contents, target_language))
+        @left = writer.left
         @spent = true
         made
       end
+
+      # Texts computed from others (entries of contents, references) that could not be renewed when this was
+      # written.
+      def left = @left || []
 
       # The document as HTML; formats say `page`.
       def preview(&block) = unspent.page(&block)
@@ -47,6 +55,32 @@ module Glossema
 
       # Puts the contents in place; returns {path => bytes} of the parts that changed.
       def apply(contents, target_language)
+        results = computed_results
+        results&.remember(@places)
+        turn = turn_for(target_language)
+        parts = put(contents, target_language)
+        changed = results ? results.renew(title_change(contents)) : []
+        changed += turn_around(turn) if turn
+        @left = results&.left
+        serialized(parts | changed)
+      end
+
+      private
+
+      # What repeats texts of the document, to be renewed after writing; nil where nothing does.
+      def computed_results = nil
+
+      # The title of the document before and after.
+      def title_change(contents)
+        place = @places.find { |one| one.unit.id == "title" } or return nil
+        [place.unit.content.text, (contents[place.unit.id] || place.unit.content).text]
+      end
+
+      # Turns what runs from left to right, or from right to left; answers the paths of the parts that
+      # changed.
+      def turn_around(_direction) = []
+
+      def put(contents, target_language)
         parts = {}
         @places.each do |place|
           content = contents[place.unit.id] or next
@@ -58,22 +92,16 @@ module Glossema
           place.mirrors&.each { |mirror| mirror.paragraph.write(content, target_language) }
           [place, *place.mirrors].each { |changed| parts[changed.part] = true }
         end
-        parts.to_h do |path, _|
-          [
-            path,
-            @parsed
-              .fetch(path)
-              .then do |xml|
-                xml.to_xml(
-                  encoding: xml.encoding || "UTF-8",
-                  save_with: Nokogiri::XML::Node::SaveOptions::AS_XML
-                )
-              end
-          ]
-        end
+        parts.keys
       end
 
-      private
+      def serialized(paths)
+        options = Nokogiri::XML::Node::SaveOptions::AS_XML
+        paths.to_h do |path|
+          xml = parse(path)
+          [path, xml.to_xml(encoding: xml.encoding || "UTF-8", save_with: options)]
+        end
+      end
 
       # This file, or once its trees were changed by writing, a new reading of it.
       def unspent = @spent ? self.class.new(container.bytes, @name, @options) : self

@@ -37,6 +37,11 @@ module Glossema
 
       private
 
+      def turn_around(direction)
+        paths = @stories.map(&:path) | @places.filter_map { |place| place.part if place.paragraph }
+        paths.each { |path| Drawing.turn(parse(path).root, direction) }
+      end
+
       def read
         @stories = slides
         @stories.each do |story|

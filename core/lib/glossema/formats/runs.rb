@@ -10,9 +10,10 @@ module Glossema
       # Text with a look: properties of the run it came from, its look among the scripts of this paragraph,
       # and its look whatever the script, which the proof compares.
       Text = Struct.new(:text, :run, :props, :look, :plain_look)
-      # A code that stands alone; nodes: what is written for it, each [properties of its run or nil, node], or
+      # A code that stands alone; wrap: what tells it from others of its type, where its display may change;
+      # nodes: what is written for it, each [properties of its run or nil, node], or
       # [:bare, node] for one that stands outside runs.
-      Alone = Struct.new(:type, :display, :equiv, :nodes)
+      Alone = Struct.new(:type, :display, :equiv, :nodes, :wrap)
       # A container with entries inside.
       Wrap = Struct.new(:type, :display, :wrap, :element, :before, :after, :entries)
 
@@ -43,12 +44,42 @@ module Glossema
       # key).
       def content_of(entries)
         @originals = {}
+        entries = collapsed(entries)
         @text = every_text(entries).map(&:text).join
         settle(entries)
         base = dominant(entries)
         @base = base&.run
         @look = base&.plain_look || ""
         Content.new(linear(entries, base)).renumber
+      end
+
+      # A container with nothing to see in it is a mark, not a pair of codes.
+      def collapsed(entries)
+        entries.map do |entry|
+          next entry unless entry.is_a?(Wrap)
+
+          entry.entries = collapsed(entry.entries)
+          visible?(entry) ? entry : Alone.new("anchor-end", "", "", nodes_of(entry))
+        end
+      end
+
+      def visible?(entry)
+        case entry
+        when Text then !entry.text.empty?
+        when Alone then !entry.type.start_with?("anchor")
+        else entry.entries.any? { |inner| visible?(inner) }
+        end
+      end
+
+      def nodes_of(entry)
+        case entry
+        when Text then []
+        when Alone then entry.nodes
+        else
+          return [[:bare, entry.element]] if entry.element
+
+          [*entry.before, *entry.entries.flat_map { |inner| nodes_of(inner) }, *entry.after]
+        end
       end
 
       # Joins neighbouring text of one look; white space takes the look of what stands before it where that
@@ -167,6 +198,7 @@ module Glossema
           type: entry.type,
           display: entry.display,
           equiv: entry.equiv,
+          wrap: entry.wrap,
           css: entry.type.start_with?("anchor") || %w[picture object].include?(entry.type) ? "hidden" : nil
         )
       end

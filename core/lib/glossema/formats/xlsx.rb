@@ -111,29 +111,40 @@ module Glossema
         root["uniqueCount"] = (@strings.size + @added.to_i).to_s if root && root["uniqueCount"]
         parts = parts.merge(serialized(changed))
         puts.each { |part, cells| parts[part] = SheetData.put(parts[part] || container.read(part), cells) }
+        turn = turn_for(target_language)
+        @sheets.each { |sheet|
+          parts[sheet.path] = turned(parts[sheet.path] || container.read(sheet.path), turn)
+        } if turn
         parts
       end
 
       private
+
+      VIEW = %r{<((?:\w+:)?)sheetView\b}
+      BEFORE_VIEWS = %r{<((?:\w+:)?)(?=(?:sheetFormatPr|cols|sheetData)\b)}
+
+      # A sheet that runs from right to left, or from left to right.
+      def turned(bytes, turn)
+        text = SheetData.utf8(bytes).gsub(/\s+rightToLeft="\w+"/, "")
+        if turn == :rtl
+          view = ' rightToLeft="1"'
+          text = text.sub(VIEW) { "#{Regexp.last_match(0)}#{view}" }
+          unless text.match?(VIEW)
+            text = text.sub(BEFORE_VIEWS) do
+              prefix = Regexp.last_match(1)
+              "<#{prefix}sheetViews><#{prefix}sheetView#{view} workbookViewId=\"0\"/></#{prefix}sheetViews><" \
+                "#{prefix}"
+            end
+          end
+        end
+        text.b
+      end
 
       def textual?(path) = textual_part?(path) || @places.any? { |place| place.part == path }
 
       def textual_part?(path) =
         @sheets.any? { |sheet| sheet.path == path } || path == @strings_path || path == @main ||
           @tables.key?(path) || @comment_parts.include?(path)
-
-      def serialized(paths) =
-        paths.to_h do |path|
-          [
-            path,
-            parse(path).then do |xml|
-              xml.to_xml(
-                encoding: xml.encoding || "UTF-8",
-                save_with: Nokogiri::XML::Node::SaveOptions::AS_XML
-              )
-            end
-          ]
-        end
 
       def read
         @cells = Cells.new(@options, @name)
@@ -542,6 +553,11 @@ module Glossema
       end
 
       def frame_sheet(xml)
+        xml.root.xpath("./*[local-name()='sheetViews']").each do |views|
+          view = views.first_element_child
+          view&.remove_attribute("rightToLeft")
+          views.unlink if view && view.attributes.keys == %w[workbookViewId] && views.element_children.one?
+        end
         xml
           .root
           .xpath(".//*[local-name()='dataValidation']")

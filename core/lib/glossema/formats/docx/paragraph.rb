@@ -150,7 +150,8 @@ module Glossema
                   "field",
                   field_name(instruction, child.xpath(".//*[local-name()='t']").map(&:text).join),
                   "",
-                  [[:bare, child]]
+                  [[:bare, child]],
+                  "field:#{instruction.strip}"
                 )
               )
             end
@@ -357,7 +358,8 @@ module Glossema
               silent ? "anchor-end" : "field",
               silent ? "" : field_name(done[:instruction].to_s, done[:text]),
               "",
-              done[:nodes]
+              done[:nodes],
+              silent ? nil : "field:#{done[:instruction].to_s.strip}"
             )
           )
         end
@@ -517,7 +519,8 @@ module Glossema
             after = copy.element_children.find { |child| BEFORE_LANG.include?(child.name) }
             lang["#{prefix}bidi"] = @language if rtl
             after ? after.add_previous_sibling(lang) : copy << lang
-            lang.add_previous_sibling(element("rtl")) if rtl && Styles.child(copy, "rtl").nil?
+            Styles.child(copy, "rtl")&.unlink
+            lang.add_previous_sibling(element("rtl")) if rtl
           end
           copy.element_children.empty? ? nil : copy
         end

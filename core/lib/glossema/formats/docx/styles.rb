@@ -7,7 +7,7 @@ module Glossema
         # What does not change how a reader sees the text.
         NOISE = %w[
           rStyle lang noProof kern rPrChange ins del moveFrom moveTo snapToGrid webHidden specVanish cs oMath
-          ligatures numForm numSpacing cntxtAlts stylisticSets
+          rtl ligatures numForm numSpacing cntxtAlts stylisticSets
         ].freeze
         COMPLEX = { "bCs" => true, "iCs" => true, "szCs" => true }.freeze
         TOGGLES = %w[b i caps smallCaps strike dstrike outline shadow emboss imprint vanish bCs iCs].freeze
