@@ -210,15 +210,10 @@ module Glossema
       items.each do |item|
         if item.is_a?(String)
           look = stack.reverse.find(&:style)&.style || base
-          item.split(/([[:space:]]+)/).each { |piece| lay(out, piece, look, stack.filter_map(&:wrap)) }
-        elsif item.alone?
-          next if item.anchor?
-
           wraps = stack.filter_map(&:wrap)
-          mark = item.fingerprint
-          mark.start_with?("\u0000") ? out << [mark, nil,
-                                               wraps] : lay(out, mark,
-                                                 stack.reverse.find(&:style)&.style || base, wraps)
+          item.split(/([\t\n]|[[:space:]]+)/).each { |piece| lay(out, piece, look, wraps) }
+        elsif item.alone?
+          out << [item.fingerprint, nil, stack.filter_map(&:wrap)] unless item.anchor?
         else
           if item.open?
             stack.push(item)
@@ -267,10 +262,13 @@ module Glossema
     # Adds a word or blank to the flat list, joined to the last where it shows the same.
     def lay(out, piece, look, wraps)
       return if piece.empty?
+      # A tab and a line break stand alone, whether as codes or as text.
+      return out << [piece, nil, wraps] if ["\t", "\n"].include?(piece)
 
       look = nil if piece.match?(/\A[[:space:]]/) && !look.to_s.match?(SHOWS_ON_SPACE)
       last = out.last
-      return last[0] += piece if last && !last[0].start_with?("\u0000") && last[1..] == [look, wraps]
+      return last[0] += piece if last && !last[0].match?(/\A(?:\u0000|[\t\n]\z)/) && last[1..] == [look,
+                                                                                                   wraps]
 
       out << [piece.dup, look, wraps]
     end

@@ -45,6 +45,8 @@ module Glossema
         Results.new(@stories) if marked && !bilingual?
       end
 
+      def turned_parts = @stories.map(&:path)
+
       def turn_around(direction)
         @stories.each { |story| Direction.turn(story.xml.root, direction) }.map(&:path)
       end

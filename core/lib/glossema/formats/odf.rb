@@ -50,16 +50,12 @@ module Glossema
 
       private
 
-      def computed_results
-        parts = %w[content.xml styles.xml].select { |path|
-          container.entry?(path)
-        }.to_h { |path| [path, parse(path)] }
-        Results.new(parts)
-      end
+      def computed_results = Results.new(turned_parts.to_h { |path| [path, parse(path)] })
+
+      def turned_parts = %w[content.xml styles.xml].select { |path| container.entry?(path) }
 
       def turn_around(direction)
-        parts = %w[content.xml styles.xml].select { |path| container.entry?(path) }
-        parts.each { |path| Direction.turn(parse(path).root, direction) }
+        turned_parts.each { |path| Direction.turn(parse(path).root, direction) }
       end
 
       def body =

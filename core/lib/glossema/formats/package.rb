@@ -43,7 +43,7 @@ module Glossema
       # Parts that differ from those of the other file although nothing in them was to be translated; for
       # parts with text, whether anything but the text differs.
       def untouched(other)
-        textual = @places.flat_map { |place| [place, *place.mirrors].map(&:part) }.uniq
+        textual = @places.flat_map { |place| [place, *place.mirrors].map(&:part) }.uniq | turned_parts
         names = container.entries
         return ["the list of parts"] if names != other.container.entries
 
@@ -75,6 +75,9 @@ module Glossema
         place = @places.find { |one| one.unit.id == "title" } or return nil
         [place.unit.content.text, (contents[place.unit.id] || place.unit.content).text]
       end
+
+      # Parts that say which way texts run, whether they hold any or not.
+      def turned_parts = []
 
       # Turns what runs from left to right, or from right to left; answers the paths of the parts that
       # changed.

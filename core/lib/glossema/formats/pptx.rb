@@ -37,9 +37,10 @@ module Glossema
 
       private
 
+      def turned_parts = @stories.map(&:path) | @places.filter_map { |place| place.part if place.paragraph }
+
       def turn_around(direction)
-        paths = @stories.map(&:path) | @places.filter_map { |place| place.part if place.paragraph }
-        paths.each { |path| Drawing.turn(parse(path).root, direction) }
+        turned_parts.each { |path| Drawing.turn(parse(path).root, direction) }
       end
 
       def read

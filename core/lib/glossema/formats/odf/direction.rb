@@ -5,8 +5,10 @@ module Glossema
     class Odf
       module Direction
         MODES = { rtl: "rl-tb", ltr: "lr-tb" }.freeze
-        # Sides are told by where a line begins and ends, so that they turn too.
-        SIDES = { "left" => "start", "right" => "end" }.freeze
+        # What stood at the side where lines begin stands there again. Sides are named as they are seen:
+        # readers do not agree on what the start of a line from right to left is.
+        SIDES = { "left" => "right", "start" => "right", "right" => "left", "end" => "left" }.freeze
+        SIDE_SPACE = "urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0".freeze
         HOLDERS = %w[paragraph-properties page-layout-properties table-properties].freeze
 
         module_function
@@ -48,8 +50,14 @@ module Glossema
           end
           side = node.attribute_nodes.find { |attribute| attribute.node_name == "text-align" }
           side.value = SIDES.fetch(side.value, side.value) if side
+          side_of_default(node, direction) if side.nil? && default && name == "paragraph-properties"
         end
-        private_class_method :defaults, :turn_properties
+
+        def side_of_default(node, direction)
+          prefix = node.namespaces.key(SIDE_SPACE)&.delete_prefix("xmlns:")
+          node["#{prefix}:text-align"] = direction == :rtl ? "right" : "left" if prefix
+        end
+        private_class_method :defaults, :turn_properties, :side_of_default
       end
     end
   end
