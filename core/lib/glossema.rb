@@ -13,6 +13,12 @@ module Glossema
       @code = code
       super(message)
     end
+
+    # Where a parser found a fault, as the end of a sentence; parsers' own words are for programmers.
+    def self.place(error)
+      line = error.respond_to?(:line) ? error.line : error.message.scrub[/\bline (\d+)/, 1]
+      line.to_i.positive? ? " near line #{line}" : ""
+    end
   end
 end
 

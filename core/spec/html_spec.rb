@@ -1,5 +1,21 @@
 # HTML and XHTML: what is a segment, what is a code, what stays.
 RSpec.describe Glossema::Formats::Html5 do
+  {
+    "nested without end" => "<html>#{"<div>" * 5000}<p>Load it.</p>",
+    "with entities of its own" =>
+      "<!DOCTYPE html [<!ENTITY a \"x\"><!ENTITY b \"&a;\">]><html><p>Load it.</p></html>",
+    "in an encoding nobody knows" => "<html><meta charset=x-klingon><p>Load it.</p></html>",
+    "not in the encoding it says" => "<html><meta charset=utf-8><p>Load it.</p><p>caf\xE9</p></html>".b
+  }.each do |what, page|
+    it "reads a page #{what}, as browsers do" do
+      document = open_text(page, "a.html")
+      expect(written_of(document)).to include("Load it.")
+      expect(document.write({})).to eq(page.b)
+      targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+      expect(Glossema::Proof.new(document, document.write(targets), targets).differences).to eq([])
+    end
+  end
+
   page = ->(body) { "<!DOCTYPE html>\n<html><body>#{body}</body></html>" }
   cases =
     {

@@ -1,6 +1,7 @@
 # Makes real documents for specs and finds the samples.
 module Files
   SAMPLES = File.expand_path("../../../../shared/samples", __dir__)
+  DEMO = File.expand_path("../../../demo/formats", __dir__)
   W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main".freeze
   NAMESPACES =
     %(xmlns:w="#{W}" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" ) +

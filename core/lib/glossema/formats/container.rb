@@ -37,10 +37,10 @@ module Glossema
         @cache = {}
         @zip = Zip::File.open_buffer(StringIO.new(@bytes))
         check
-      rescue Zip::Error, Zlib::Error, ArgumentError, EOFError, NoMethodError, TypeError, RangeError => e
+      rescue Zip::Error, Zlib::Error, ArgumentError, EOFError, NoMethodError, TypeError, RangeError
         raise Refused.new(
           "damaged",
-          "#{name} is damaged: it cannot be unpacked (#{e.message.lines.first.to_s.strip[0, 80]})."
+          "#{name} is damaged: it cannot be unpacked."
         )
       end
 
@@ -77,8 +77,7 @@ module Glossema
       rescue Nokogiri::XML::SyntaxError => e
         raise Refused.new(
           "damaged",
-          "#{name} is damaged: #{path} is not well-formed XML (" \
-            "#{e.message.sub(/\AMultiple errors encountered:\s*/, "").lines.first.strip[0, 100]})."
+          "#{name} is damaged: its part #{path} breaks off or is garbled#{Refused.place(e)}."
         )
       end
 
@@ -161,10 +160,10 @@ module Glossema
         end
 
         out
-      rescue Zip::Error, Zlib::Error, EOFError => e
+      rescue Zip::Error, Zlib::Error, EOFError
         raise Refused.new(
           "damaged",
-          "#{name} is damaged: #{entry.name} cannot be unpacked (#{e.message[0, 60]})."
+          "#{name} is damaged: #{entry.name} cannot be unpacked."
         )
       end
 

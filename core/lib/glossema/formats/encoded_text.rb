@@ -64,12 +64,12 @@ module Glossema
 
       # wanted: an encoding the user named, or nil; declares: does this format name its encoding inside?
       # Raises Refused "damaged" or "encoding-unknown".
-      def initialize(bytes, name, wanted: nil, declares: false)
+      def initialize(bytes, name, wanted: nil, declares: false, forgiving: false)
         @name = name
         bytes = bytes.b
         @encoding, @mark = MARKS.find { |_, mark| bytes.start_with?(mark) } || [nil, "".b]
         body = bytes.byteslice(@mark.bytesize..)
-        @encoding ||= known(wanted.to_s.empty? ? (declares ? declared(body) : nil) : wanted) || guess(body)
+        @encoding ||= known(wanted) || (declares && declared_encoding(body, forgiving)) || guess(body)
         @text = body.force_encoding(@encoding).encode("UTF-8")
         raise EncodingError, "invalid" unless @text.valid_encoding?
       rescue EncodingError
@@ -96,8 +96,14 @@ module Glossema
         sample.match(DECLARED)&.captures&.compact&.first
       end
 
+      # The encoding that the text names. Browsers forgive a text that is not in it, or one that nobody knows.
+      def declared_encoding(body, forgiving)
+        label = declared(body) or return nil
+        known(label) unless forgiving && !valid_in?(body, label)
+      end
+
       def known(label)
-        return nil if label.nil?
+        return nil if label.to_s.empty?
         # What calls itself so is read by everybody as its larger relative.
         return "Windows-1252" if label.match?(/\A(?:iso-8859-1|latin-?1|us-ascii|ascii)\z/i)
         return "Windows-31J" if label.match?(/\Ashift[_-]jis\z/i)
@@ -127,8 +133,9 @@ module Glossema
       end
 
       def valid_in?(body, label)
-        body.dup.force_encoding(known(label)).encode("UTF-8")
-        true
+        text = body.dup.force_encoding(known(label))
+        text.encode("UTF-8")
+        text.valid_encoding?
       rescue EncodingError, Refused
         false
       end

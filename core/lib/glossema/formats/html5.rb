@@ -110,7 +110,10 @@ module Glossema
         false
       end
 
-      def prepare = Xml.refuse_hostile(@text, @name)
+      def forgives_encoding? = true
+
+      # What calls itself XML is held to it; of other pages browsers make what they can, and so do we.
+      def prepare = @text.match?(/\A\s*<\?xml/) && Xml.refuse_hostile(@text, @name)
 
       def bookmark?(node)
         %w[a span].include?(node.name) && node.children.empty? && !node.attributes.key?("href") &&

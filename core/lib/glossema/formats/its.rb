@@ -37,18 +37,19 @@ module Glossema
       rescue Nokogiri::XML::SyntaxError => e
         raise Refused.new(
           "rules-broken",
-          "The ITS rules are not well-formed XML: #{e.message.strip[0, 100]}."
+          "The ITS rules are not well-formed XML#{Refused.place(e)}."
         )
       end
 
       def apply(set)
+        selector = nil
         variables =
           set
             .element_children
             .select { |child| child.name == "param" }
             .to_h { |param| [param["name"].to_s, param.text] }
         set.element_children.each do |rule|
-          next unless rule["selector"]
+          selector = rule["selector"] or next
 
           spaces =
             rule
@@ -65,10 +66,10 @@ module Glossema
             end
           @dom.xpath(query, spaces).each { |node| note(node, rule, spaces) }
         end
-      rescue Nokogiri::XML::XPath::SyntaxError, Nokogiri::XML::SyntaxError, RuntimeError => e
+      rescue Nokogiri::XML::XPath::SyntaxError, Nokogiri::XML::SyntaxError, RuntimeError
         raise Refused.new(
           "rules-broken",
-          "A selector of the ITS rules cannot be read: #{e.message.lines.first.strip[0, 120]}."
+          "A selector of the ITS rules is not XPath: “#{selector.to_s[0, 80]}”."
         )
       end
 

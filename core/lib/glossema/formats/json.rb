@@ -91,8 +91,7 @@ module Glossema
       rescue ::JSON::ParserError => e
         raise Refused.new(
           "damaged",
-          "#{@name} is damaged: it is not valid JSON (" \
-            "#{e.message.sub(/\A\d+: /, "").lines.first.strip[0, 100]})."
+          "#{@name} is damaged: it is not valid JSON#{Refused.place(e)}."
         )
       end
 

@@ -194,8 +194,14 @@ module Glossema
               node.to = scanner.pos
               next
             end
+            if depth == MAX_DEPTH
+              # Browsers too stop nesting at some depth, and show the rest beside it.
+              raise TooDeep unless html
+
+              next
+            end
+            depth += 1
             current = node
-            raise TooDeep if (depth += 1) > MAX_DEPTH
           else
             scanner.getch
             add.call(:text, from)

@@ -122,7 +122,8 @@ module Glossema
         part = "#{path}/content.xml"
         return unless container.entry?(part)
 
-        parse(part)
+        chart = readable(part) or return
+        chart
           .xpath(
             "//*[local-name()='chart']//*[local-name()='title' or local-name()='subtitle' or " \
               "local-name()='footer']/*[local-name()='p']"

@@ -170,17 +170,15 @@ module Glossema
       # Charts and diagrams of a part; the drawn copy of a diagram repeats its texts.
       def read_graphics(part)
         related(part, "chart").each do |path|
-          read_drawing(Story.new(path: path, kind: "chart", xml: parse(path))) do
-            ["chart", "text of a chart"]
-          end
+          xml = readable(path) or next
+          read_drawing(Story.new(path: path, kind: "chart", xml: xml)) { ["chart", "text of a chart"] }
         end
         drawn = related(part, "diagramDrawing")
         related(part, "diagramData").each_with_index do |path, index|
           from = @places.size
-          read_drawing(Story.new(path: path, kind: "diagram", xml: parse(path))) do
-            ["diagram", "text of a diagram"]
-          end
-          mirror(drawn[index], @places[from..]) if drawn[index]
+          xml = readable(path) or next
+          read_drawing(Story.new(path: path, kind: "diagram", xml: xml)) { ["diagram", "text of a diagram"] }
+          mirror(drawn[index], @places[from..]) if drawn[index] && readable(drawn[index])
         end
       end
 

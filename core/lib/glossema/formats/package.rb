@@ -109,6 +109,13 @@ module Glossema
       # This file, or once its trees were changed by writing, a new reading of it.
       def unspent = @spent ? self.class.new(container.bytes, @name, @options) : self
 
+      # A part that may be left as it is when it is damaged, such as an embedded object: its XML, or nil.
+      def readable(path)
+        parse(path)
+      rescue Refused
+        nil
+      end
+
       def parse(path) = (@parsed ||= {})[path] ||= container.xml(path)
 
       def short(path) = File.basename(path, ".xml")

@@ -21,7 +21,14 @@ module Glossema
 
       def initialize(bytes, name, options)
         @name, @options, @bytes = name, self.class::DEFAULTS.merge(options), bytes
-        @source = EncodedText.new(bytes, name, wanted: @options["encoding"], declares: declares_encoding?)
+        @source =
+          EncodedText.new(
+            bytes,
+            name,
+            wanted: @options["encoding"],
+            declares: declares_encoding?,
+            forgiving: forgives_encoding?
+          )
         @text = @source.text
         @places, @free, @embedded = [], [], []
         scan
@@ -88,6 +95,7 @@ module Glossema
       private
 
       def declares_encoding? = false
+      def forgives_encoding? = false
 
       # [place, unit] pairs as they are read.
       def in_order(list) = list.sort_by.with_index { |(from, _), index| [from, index] }

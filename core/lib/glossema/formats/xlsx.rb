@@ -132,8 +132,8 @@ module Glossema
           unless text.match?(VIEW)
             text = text.sub(BEFORE_VIEWS) do
               prefix = Regexp.last_match(1)
-              "<#{prefix}sheetViews><#{prefix}sheetView#{view} workbookViewId=\"0\"/></#{prefix}sheetViews><" \
-                "#{prefix}"
+              inner = "<#{prefix}sheetView#{view} workbookViewId=\"0\"/>"
+              "<#{prefix}sheetViews>#{inner}</#{prefix}sheetViews><#{prefix}"
             end
           end
         end

@@ -115,15 +115,13 @@ module Glossema
         if e.message.match?(/entity reference loop|amplification|excessive depth/i)
           raise Refused.new(
             "hostile",
-            "#{@name} is built to grow beyond all bounds (#{e.message.strip[0,
-              60]}), and was not opened."
+            "#{@name} is built to grow beyond all bounds, and was not opened."
           )
         end
 
         raise Refused.new(
           "damaged",
-          "#{@name} is damaged at line #{e.line}: it is not well-formed XML (" \
-            "#{e.message.sub(/\A\d+:\d+: (?:FATAL|ERROR): /, "").strip[0, 100]})."
+          "#{@name} is damaged: it is not well-formed XML#{Refused.place(e)}."
         )
       end
 

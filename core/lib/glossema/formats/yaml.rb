@@ -40,8 +40,7 @@ module Glossema
       rescue Psych::SyntaxError => e
         raise Refused.new(
           "damaged",
-          "#{@name} is damaged at line #{e.line}: it is not valid YAML (" \
-            "#{[e.problem, e.context].compact.join(" ").strip[0, 100]})."
+          "#{@name} is damaged: it is not valid YAML#{Refused.place(e)}."
         )
       rescue Events::TooDeep
         raise Refused.new(

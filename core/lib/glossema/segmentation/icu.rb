@@ -37,7 +37,7 @@ module Glossema
       rescue RegexpError => e
         raise Refused.new(
           "rule-broken",
-          "The rule “#{pattern}” is not a regular expression: #{e.message.lines.first.strip}."
+          "The rule “#{pattern}” is not a regular expression: #{e.message[/\A[^:\n]+/]}."
         )
       end
 

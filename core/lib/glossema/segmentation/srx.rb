@@ -94,7 +94,7 @@ module Glossema
             .xpath("//languagerules/languagerule")
             .to_h { |group| [group["languagerulename"], read(group)] }
       rescue Nokogiri::XML::SyntaxError => e
-        raise Refused.new("rules-broken", "The rules are not well-formed XML: #{e.message}.")
+        raise Refused.new("rules-broken", "The rules are not well-formed XML#{Refused.place(e)}.")
       end
 
       # groups: array of {"name", "pattern", "rules" => [{"break", "before", "after", "words"}]}, as to_h

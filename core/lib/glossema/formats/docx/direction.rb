@@ -5,8 +5,8 @@ module Glossema
       module Direction
         # What stands before the mark in the order that the schema gives.
         BEFORE_IN_PARAGRAPH = %w[
-          pStyle keepNext keepLines pageBreakBefore framePr widowControl numPr suppressLineNumbers pBdr shd tabs
-          suppressAutoHyphens kinsoku wordWrap overflowPunct topLinePunct autoSpaceDE autoSpaceDN
+          pStyle keepNext keepLines pageBreakBefore framePr widowControl numPr suppressLineNumbers pBdr shd
+          tabs suppressAutoHyphens kinsoku wordWrap overflowPunct topLinePunct autoSpaceDE autoSpaceDN
         ].freeze
         BEFORE_IN_TABLE = %w[tblStyle tblpPr tblOverlap].freeze
         AFTER_IN_PAGE = %w[rtlGutter docGrid printerSettings sectPrChange].freeze
@@ -26,7 +26,8 @@ module Glossema
         end
 
         def each(root, name, &block)
-          root.xpath(".//*[local-name()='#{name}'][not(namespace-uri()='#{Drawing::NAMESPACE}')]").each(&block)
+          own = "not(namespace-uri()='#{Drawing::NAMESPACE}')"
+          root.xpath(".//*[local-name()='#{name}'][#{own}]").each(&block)
         end
 
         def properties(node, name)

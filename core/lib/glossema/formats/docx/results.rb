@@ -7,7 +7,8 @@ module Glossema
         # Fields whose results are numbers, dates, or words that are nobody's text.
         SILENT_NAMES = %w[
           PAGE NUMPAGES SECTIONPAGES SECTION SEQ DATE TIME CREATEDATE SAVEDATE PRINTDATE EDITTIME PAGEREF
-          NOTEREF NUMCHARS NUMWORDS FILENAME FILESIZE AUTHOR LASTSAVEDBY USERNAME USERINITIALS USERADDRESS HYPERLINK
+          NOTEREF NUMCHARS NUMWORDS FILENAME FILESIZE AUTHOR LASTSAVEDBY USERNAME
+          USERINITIALS USERADDRESS HYPERLINK
           FORMTEXT FORMCHECKBOX LISTNUM AUTONUM AUTONUMLGL AUTONUMOUT SYMBOL EQ ADVANCE MERGEFIELD ADDIN
           MACROBUTTON EMBED LINK INCLUDEPICTURE SHAPE REVNUM TEMPLATE XE TC TA RD SET ASK FILLIN
         ].freeze
@@ -28,17 +29,19 @@ module Glossema
               when "fldChar"
                 kind = Styles.value(child, "fldCharType")
                 depth.push(+"") if kind == "begin"
-                return text if kind == "end" && label && depth.pop.to_s.match?(/\A\s*SEQ\b/i)
+                throw :label, text if kind == "end" && label && depth.pop.to_s.match?(/\A\s*SEQ\b/i)
               when "instrText" then depth.last&.<<(child.text)
               when "fldSimple"
                 walk.call(child)
-                return text if label && Styles.value(child, "instr").to_s.match?(/\A\s*SEQ\b/i)
+                throw :label, text if label && Styles.value(child, "instr").to_s.match?(/\A\s*SEQ\b/i)
               else walk.call(child) unless UNREAD.include?(child.name)
               end
             end
           end
-          walk.call(node)
-          label ? nil : text
+          catch(:label) do
+            walk.call(node)
+            label ? nil : text
+          end
         end
 
         # A field that is open while its document is walked; groups: for each paragraph of its result the

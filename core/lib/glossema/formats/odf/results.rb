@@ -24,11 +24,13 @@ module Glossema
               when *UNREAD then next
               else walk.call(child)
               end
-              return text if label && child.name == "sequence"
+              throw :label, text if label && child.name == "sequence"
             end
           end
-          walk.call(node)
-          label ? nil : text
+          catch(:label) do
+            walk.call(node)
+            label ? nil : text
+          end
         end
 
         # parts: {path => XML}.
