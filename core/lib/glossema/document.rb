@@ -27,7 +27,7 @@ module Glossema
     )
       @name = name
       @format = Formats.detect(bytes, name)
-      @file = @format.read(bytes, name: name, options: options)
+      @file = read(bytes, options)
       @language = language
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
@@ -141,6 +141,19 @@ module Glossema
     end
 
     private
+
+    # What a parser stumbles over in a file that is not as its format says. Whoever mends us asks for the
+    # fault itself.
+    STUMBLES = [NoMethodError, TypeError, ArgumentError, RangeError, IndexError, EncodingError].freeze
+
+    def read(bytes, options)
+      @format.read(bytes, name: name, options: options)
+    rescue *STUMBLES
+      raise if ENV["GLOSSEMA_TRACE"]
+
+      raise Refused.new("damaged",
+        "#{name} cannot be read: something in it is not as a file of #{@format::NAME} has it.")
+    end
 
     # Kinds of unit whose number alone may have to take the target's form.
     WITH_NUMBERS = %w[cell cue].freeze

@@ -78,7 +78,7 @@ module Glossema
         from, to = offset(scalar.line, scalar.column), offset(scalar.end_line, scalar.end_column)
         return from, to, nil unless scalar.block?
 
-        first = scalar.line + 1
+        first = [scalar.line + 1, @lines.size - 1].min
         first += 1 while @lines[first]&.match?(/\A[ ]*\r?\n?\z/) && first < @lines.size - 1
         indent = @lines[first][/\A */].length
         last = first
