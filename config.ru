@@ -4,4 +4,5 @@ require_relative "config/environment"
 Document.resume_reading
 MemoryChange.resume
 Memory.purge_old
+PutAway.purge_old
 run Rails.application

@@ -9,6 +9,7 @@ Rails.application.routes.draw do
     resource :rules, only: %i[show update destroy]
     resources :rule_trials, only: :create
     resources :clients, only: %i[index create]
+    resources :put_aways, only: %i[index update]
     resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
       resource :table, only: :create, controller: "memory_tables"
@@ -27,6 +28,8 @@ Rails.application.routes.draw do
       resources :exceptions, only: :create
       resources :documents, only: :create
       resources :segments, only: :index
+      resource :cut_look, only: :create
+      resources :acts, only: %i[index destroy], controller: "project_acts"
       resource :concordance, only: :show
       resources :deliveries, only: %i[index create]
     end
@@ -37,7 +40,7 @@ Rails.application.routes.draw do
     end
     resources :segments, only: :update do
       resources :proposals, only: :index
-      resources :versions, only: :index
+      resources :versions, only: %i[index create]
       resource :cut, only: %i[create destroy]
       resource :repeats, only: %i[create destroy]
     end

@@ -10,7 +10,7 @@
 #
 # It's strongly recommended that you check this file into your version control system.
 
-ActiveRecord::Schema[7.2].define(version: 2026_11_23_170000) do
+ActiveRecord::Schema[7.2].define(version: 2026_11_25_110000) do
   create_table "active_storage_attachments", force: :cascade do |t|
     t.string "name", null: false
     t.string "record_type", null: false
@@ -115,6 +115,18 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_170000) do
     t.index ["project_id"], name: "index_documents_on_project_id"
   end
 
+  create_table "kept_translations", force: :cascade do |t|
+    t.integer "document_id", null: false
+    t.string "unit", null: false
+    t.text "source", null: false
+    t.json "fields", default: {}, null: false
+    t.json "versions", default: [], null: false
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["document_id", "unit"], name: "index_kept_translations_on_document_id_and_unit"
+    t.index ["document_id"], name: "index_kept_translations_on_document_id"
+  end
+
   create_table "memories", force: :cascade do |t|
     t.integer "user_id"
     t.string "name", null: false
@@ -182,6 +194,20 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_170000) do
     t.index ["segment_id"], name: "index_memory_units_on_segment_id", where: "segment_id IS NOT NULL"
   end
 
+  create_table "project_acts", force: :cascade do |t|
+    t.integer "project_id", null: false
+    t.integer "user_id"
+    t.string "kind", null: false
+    t.string "name", default: "", null: false
+    t.json "facts", default: {}, null: false
+    t.json "before", default: {}, null: false
+    t.datetime "undone_at"
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["project_id"], name: "index_project_acts_on_project_id"
+    t.index ["user_id"], name: "index_project_acts_on_user_id"
+  end
+
   create_table "projects", force: :cascade do |t|
     t.integer "user_id", null: false
     t.integer "client_id"
@@ -199,8 +225,23 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_170000) do
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
     t.text "rules"
+    t.datetime "put_away_at"
     t.index ["client_id"], name: "index_projects_on_client_id"
     t.index ["user_id"], name: "index_projects_on_user_id"
+  end
+
+  create_table "put_aways", force: :cascade do |t|
+    t.integer "user_id", null: false
+    t.string "kind", null: false
+    t.string "name", null: false
+    t.string "place"
+    t.bigint "record_id"
+    t.json "facts", default: {}, null: false
+    t.datetime "restored_at"
+    t.datetime "created_at", null: false
+    t.datetime "updated_at", null: false
+    t.index ["kind", "record_id"], name: "index_put_aways_on_kind_and_record_id"
+    t.index ["user_id"], name: "index_put_aways_on_user_id"
   end
 
   create_table "segments", force: :cascade do |t|
@@ -243,6 +284,7 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_170000) do
     t.datetime "created_at", null: false
     t.datetime "updated_at", null: false
     t.text "rules"
+    t.string "session_mark", default: "", null: false
     t.index ["email"], name: "index_users_on_email", unique: true
   end
 
@@ -268,13 +310,17 @@ ActiveRecord::Schema[7.2].define(version: 2026_11_23_170000) do
   add_foreign_key "deliveries", "projects"
   add_foreign_key "deliveries", "users"
   add_foreign_key "documents", "projects"
+  add_foreign_key "kept_translations", "documents"
   add_foreign_key "memories", "users"
   add_foreign_key "memory_changes", "memories"
   add_foreign_key "memory_changes", "users"
   add_foreign_key "memory_unit_versions", "memory_changes", column: "change_id"
   add_foreign_key "memory_units", "memories"
+  add_foreign_key "project_acts", "projects"
+  add_foreign_key "project_acts", "users"
   add_foreign_key "projects", "clients"
   add_foreign_key "projects", "users"
+  add_foreign_key "put_aways", "users"
   add_foreign_key "segments", "documents"
   add_foreign_key "segments", "projects"
   add_foreign_key "versions", "segments"

@@ -6,13 +6,14 @@ class Document < ApplicationRecord
   belongs_to :project
   has_many :segments, -> { order(:position) }, dependent: nil, inverse_of: :document
   has_many :delivered_files, dependent: :destroy
+  has_many :kept_translations, dependent: :delete_all
   has_one_attached :original
   has_one_attached :page
 
   STATES = %w[waiting reading ready refused cancelled].freeze
   validates :state, inclusion: { in: STATES }
   validates :by, inclusion: { in: %w[sentence paragraph] }
-  ROLES = %w[current pending replaced].freeze
+  ROLES = %w[current pending replaced put-away].freeze
   validates :role, inclusion: { in: ROLES }
   scope :current, -> { where(role: "current") }
   before_destroy { Segment.discard(segments) }
@@ -28,20 +29,54 @@ class Document < ApplicationRecord
     end
   end
 
+  # Takes the file out of its project; it can be brought back.
+  def put_away(by:, noted: true)
+    transaction do
+      update!(role: "put-away", run: nil, state: busy? ? "cancelled" : state)
+      PutAway.note(by, "document", record: self, name: name, place: project.name)
+      note(by, "file-out") if noted && project.begun?
+    end
+    project.announce("recut")
+  end
+
+  def bring_back
+    return unless role == "put-away"
+
+    update!(role: "current")
+    PutAway.where(kind: "document", record_id: id, restored_at: nil).update_all(restored_at: Time.current)
+    project.announce("recut")
+    CountProjectJob.perform_later(project)
+  end
+
+  # Puts an act on this file into what was done to its project.
+  def note(by, kind, facts: {}, before: {})
+    ProjectAct.note(project, by, kind, name: name, facts: facts, before: before.merge("document_id" => id))
+  end
+
   # Starts the reading job; an older one still running notices that it is not the latest and stops.
   def read_later
     update!(state: "waiting", run: SecureRandom.hex(6), done: 0, message: nil)
     ReadDocumentJob.perform_later(self, run)
   end
 
+  # Of options given, only those the format has, of the kind they are.
+  def known_options(given)
+    known_format = Glossema::Formats.all.find { |one| one::NAME == format } or return {}
+    Glossema::Formats
+      .options_of(known_format)
+      .to_h { |option| [option["name"], given[option["name"]]] }
+      .compact
+      .transform_values { |value| value.is_a?(String) ? value[0, 20_000] : [true, "true"].include?(value) }
+  end
+
   # The core's view of the original. With `as_stored` it is cut just as it was when it was read.
-  def opened(as_stored: true)
+  def opened(as_stored: true, rules: nil)
     Glossema::Document.new(
       original.download,
       name: name,
       language: source_lang || project.source_lang,
       by: by,
-      rules: Rules.new(project).srx,
+      rules: rules || Rules.new(project).srx,
       hand: hand,
       options: options.merge("target_language" => project.target_lang.to_s),
       breaks: as_stored ? breaks : nil

@@ -253,6 +253,12 @@ class Memory < ApplicationRecord
     change.update!(state: "done", done: change.total) unless change.state == "cancelled"
   end
 
+  # There again. Where another has taken its name meanwhile it says so.
+  def bring_back
+    free = user_id && user.memories.present.exists?(name: name) ? free_name(name) : name
+    update!(deleted_at: nil, name: free)
+  end
+
   # Those deleted a while ago, for good.
   def self.purge_old = where(deleted_at: ..KEPT.ago).find_each(&:purge)
 

@@ -18,9 +18,11 @@ class Project < ApplicationRecord
     inverse_of: :project
   has_many :memories, through: :attachments
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
+  has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
   validate :languages_are_tags
   scope :begun, -> { where.not(begun_at: nil) }
+  scope :put_away, -> { where.not(put_away_at: nil) }
 
   def begun? = begun_at.present?
 
@@ -30,23 +32,38 @@ class Project < ApplicationRecord
   # Words by state: {"untouched" => 120, …}.
   def words_by_state = segments.group(:state).sum(:words)
 
+  # Out of sight; for thirty days it can be brought back.
+  def put_away
+    transaction do
+      update!(put_away_at: Time.current)
+      label = name.presence || documents.first&.name || reference.to_s
+      PutAway.note(user, "project", record: self, name: label, place: client&.name)
+    end
+  end
+
+  # Files that would stay out of the work if it began now.
+  def unread = documents.reject(&:ready?)
+
   # Makes the brief a project. The project's own memory is made now. Raises Glossema::Refused with what is
-  # missing.
-  def begin!
+  # missing, or with the files that would stay out, unless they are known to.
+  def begin!(without_unread: false)
     unless documents.any?(&:ready?)
       raise Glossema::Refused.new("brief-open", "Drop at least one file that can be translated first.")
     end
     raise Glossema::Refused.new("brief-open", "Say which language to translate into.") if target_lang.blank?
     raise Glossema::Refused.new("brief-open", "Say which language the files are in.") if source_lang.blank?
     raise Glossema::Refused.new("brief-open", "The files are still being read.") if documents.any?(&:busy?)
+    raise Glossema::Refused.new("leaves-out", unread_sentence) if unread.any? && !without_unread
+
+    check_memories
 
     begun = Time.current
     transaction do
-      update!(name: name.presence || documents.first.name, reference: reference.presence || next_reference)
+      update!(name: name.presence || documents.find(&:ready?).name,
+        reference: reference.presence || next_reference)
       own = user.memories.create!(name: free_memory_name, source_lang: source_lang, target_lang: target_lang)
       attachments.update_all("position = position + 1")
       attachments.create!(memory: own, position: 1, learns: "confirm")
-      documents.reject(&:ready?).each(&:destroy!)
       update!(begun_at: begun, opened_at: begun)
     end
     CountProjectJob.perform_later(self)
@@ -58,13 +75,7 @@ class Project < ApplicationRecord
       attachments.usable.destroy_all
       memories.each_with_index do |row, index|
         memory = user.memories.present.find(row["memory_id"])
-        unless memory.fits?(source_lang, target_lang)
-          raise Glossema::Refused.new(
-            "pair-wrong",
-            "“#{memory.name}” is from #{memory.source_lang} to #{memory.target_lang} and does not " \
-              "fit this project."
-          )
-        end
+        check_pair(memory)
 
         attachments.create!(
           memory: memory,
@@ -93,6 +104,23 @@ class Project < ApplicationRecord
   def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })
 
   private
+
+  def unread_sentence
+    list = unread.map { |document| [document.name, document.message].compact_blank.join(": ") }
+    "#{list.size == 1 ? "This file" : "These files"} would stay out: #{list.join(" · ")}"
+  end
+
+  # Languages may have changed since a memory was chosen.
+  def check_memories = attachments.usable.includes(:memory).each { |row| check_pair(row.memory) }
+
+  def check_pair(memory)
+    return if memory.fits?(source_lang, target_lang)
+
+    raise Glossema::Refused.new(
+      "pair-wrong",
+      "“#{memory.name}” is from #{memory.source_lang} to #{memory.target_lang} and does not fit this project."
+    )
+  end
 
   def free_memory_name
     base = reference.presence || name

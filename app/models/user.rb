@@ -2,7 +2,9 @@
 class User < ApplicationRecord
   has_secure_password
   has_many :clients, dependent: :destroy
-  has_many :projects, dependent: :destroy
+  has_many :projects, -> { where(put_away_at: nil) }, dependent: nil, inverse_of: :user
+  has_many :all_projects, class_name: "Project", dependent: :destroy, inverse_of: :user
+  has_many :put_aways, dependent: :destroy
   has_many :memories, dependent: nil
   before_destroy { memories.each(&:purge) }
 

@@ -6,9 +6,8 @@ RSpec.describe "Cutting" do
   let(:project) { make_project(user, text, name: "leaflet.txt") }
   let(:document) { project.documents.first }
 
-  before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
+  before { sign_in(user) }
 
-  def body = response.parsed_body
   def rows = document.reload.segments.reload.map { |segment| [segment.source, segment.target, segment.state] }
 
   def upload(bytes, name) =

@@ -2,10 +2,7 @@
 RSpec.describe "The edges" do
   let(:user) { make_user }
 
-  before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
-
-  def body = response.parsed_body
-  def message = body.dig("error", "message")
+  before { sign_in(user) }
 
   it "keeps what a user sets, and adds to her preferences" do
     patch "/api/settings", params: { words_per_hour: 420, preferences: { floor: 70 } }, as: :json
@@ -50,13 +47,10 @@ RSpec.describe "The edges" do
     expect(project.name).to eq("Owner’s manual")
   end
 
-  it "refuses files that do not come, and to take files out of a project begun" do
+  it "refuses files that do not come" do
     project = make_project(user)
-    document = project.documents.first
     post "/api/projects/#{project.id}/documents", params: { files: ["text"] }
     expect(message).to eq("No file came with this.")
-    delete "/api/documents/#{document.id}"
-    expect(response).to have_http_status(422)
     expect(project.documents.reload.map(&:by)).to eq(["sentence"])
   end
 
@@ -95,12 +89,17 @@ RSpec.describe "The edges" do
     expect(message).to match(/Drop at least one file/)
   end
 
-  it "removes a project with all that hangs on it, and leaves the memories" do
+  it "removes a project with all that hangs on it when its time is up, and leaves the memories" do
     project = make_project(user)
     project.segments.first.confirm("Fino a {1}80 kg{/1}", origin: {}, by: user)
     Delivery.make(project, by: user)
     delete "/api/projects/#{project.id}"
     expect(response).to have_http_status(204)
+    get "/api/projects/#{project.id}"
+    expect(response).to have_http_status(404)
+    PutAway.purge_old
+    expect(Segment.count).to be_positive
+    travel(31.days) { PutAway.purge_old }
     expect([Segment, Version, Document, Delivery, DeliveredFile, AttachedMemory].map(&:count)).to all(eq(0))
     expect(user.memories.first.units.count).to eq(1)
   end

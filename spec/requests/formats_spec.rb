@@ -16,9 +16,7 @@ RSpec.describe "A job of many formats", if: Dir.exist?(Files::SAMPLES) do
       .merge("leaflet.txt" => "Check the brakes.\r\nRide on.\r\n")
   end
 
-  before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
-
-  def body = response.parsed_body
+  before { sign_in(user) }
 
   def upload(name, bytes)
     Rack::Test::UploadedFile.new(

@@ -10,9 +10,7 @@ RSpec.describe "Memories" do
   end
   let(:memory) { make_memory(user, pairs) }
 
-  before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
-
-  def body = response.parsed_body
+  before { sign_in(user) }
 
   def upload(bytes, name) =
     Rack::Test::UploadedFile.new(

@@ -12,7 +12,7 @@ RSpec.describe "The work" do
     )
   end
 
-  before { post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json }
+  before { sign_in(user) }
 
   def upload(bytes, name)
     Rack::Test::UploadedFile.new(
@@ -22,8 +22,6 @@ RSpec.describe "The work" do
       original_filename: name
     )
   end
-
-  def body = response.parsed_body
 
   def drop(files)
     post "/api/projects", as: :json
@@ -88,7 +86,12 @@ RSpec.describe "The work" do
     expect(bands.values.sum).to eq(body["documents"].first.dig("facts", "words"))
 
     post "/api/projects/#{project.id}/beginning", as: :json
-    expect(body["documents"].map { |row| row["name"] }).to eq(%w[spring_manual.docx notes.txt])
+    expect(body["error"]).to include("code" => "leaves-out",
+      "message" => /stay out: bad\.docx: bad\.docx is damaged/)
+    expect(project.reload).not_to be_begun
+    post "/api/projects/#{project.id}/beginning", params: { without_unread: true }, as: :json
+    ready = body["documents"].select { |row| row["state"] == "ready" }
+    expect(ready.map { |row| row["name"] }).to eq(%w[spring_manual.docx notes.txt])
     expect(body["memories"].map { |row| row["learns"] }).to eq(%w[confirm deliver])
   end
 

@@ -21,12 +21,34 @@ module Api
       refuse("not-valid", "#{error.param} is missing.")
     end
     rescue_from(ActionController::InvalidAuthenticityToken) do
+      response.headers["X-CSRF-Token"] = form_authenticity_token
       refuse("forged", "This page is out of date. Reload it and try again.")
+    end
+
+    rescue_from(ActiveRecord::StatementInvalid) do |error|
+      raise error unless error.cause.is_a?(SQLite3::FullException)
+
+      refuse("disk-full", "The disk of the server is full: nothing can be kept until there is room.", 507)
     end
 
     private
 
-    def require_user = current_user || refuse("signed-out", "Sign in first.", :unauthorized)
+    # Whoever the page belongs to must still be who is signed in: what one typed is never kept as another's.
+    def require_user
+      return refuse("signed-out", "Sign in first.", :unauthorized) unless current_user
+
+      owner = request.headers["X-User"].presence
+      return unless owner && owner.to_i != current_user.id
+
+      refuse("other-account", "Another account is signed in now. Sign in as before to go on.", :unauthorized)
+    end
+
+    # Tells all open pages of a project what segments read now; answers the segments as they were told.
+    def tell(project, segments)
+      told = SegmentResource.new(segments).to_h
+      project.announce("segments", tab: request.headers["X-Tab"], segments: told)
+      told
+    end
 
     def refuse(code, message, status = 422)
       render json: { error: { code: code, message: message } }, status: status
@@ -39,6 +61,13 @@ module Api
     end
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
+
+    # The rules a request brings: edited ones, or a file in SRX.
+    def given_rules
+      return Glossema::Segmentation::Srx.from_h(rule_groups) unless params[:file]
+
+      Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8"))
+    end
 
     # Segmentation rules as the interface edits them: see Srx.from_h.
     def rule_groups

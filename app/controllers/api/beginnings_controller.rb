@@ -1,8 +1,9 @@
 # Making a brief a project.
 module Api
   class BeginningsController < BaseController
+    # params: without_unread, she knows which files stay out.
     def create
-      project.begin! unless project.begun?
+      project.begin!(without_unread: params[:without_unread]) unless project.begun?
       answer(ProjectResource.new(project.reload), status: :created)
     end
   end

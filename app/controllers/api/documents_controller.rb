@@ -16,19 +16,24 @@ module Api
           document.save!
           document
         end
+      documents.each { |document| document.note(current_user, "file-in") } if project.begun?
       documents.each(&:read_later)
       answer(DocumentResource.new(documents), status: :created)
     end
 
     def update
+      return bring_back if params[:put_away] == false
+
+      before = document.slice(:by, :options)
       document.assign_attributes(
-        { by: params[:by], options: params[:options] && document.options.merge(options) }.compact
+        { by: params[:by], options: new_options }.compact
       )
       # What the file cannot be read by is refused before it is kept: the work goes on with what was.
       document.opened(as_stored: false) if document.project.begun?
       document.save!
       # Once the work has begun what is translated is kept.
       if document.project.begun?
+        document.note(current_user, "settings", before: before)
         RecutJob.perform_later(document.project, current_user, [document])
       else
         document.read_later
@@ -37,27 +42,19 @@ module Api
     end
 
     def destroy
-      return refuse("begun", "The project has begun; its files stay.") if document.project.begun?
-
-      document.destroy!
+      document.put_away(by: current_user)
       head :no_content
     end
 
     private
 
-    # Only options the format has, of the kind they are.
-    def options
-      known =
-        Glossema::Formats
-          .all
-          .find { |format| format::NAME == document.format }
-          &.then { |format| Glossema::Formats.options_of(format) } || []
-      known
-        .to_h { |option| [option["name"], params[:options][option["name"]]] }
-        .compact
-        .to_h do |name, value|
-          [name, value.is_a?(String) ? value[0, 20_000] : [true, "true"].include?(value)]
-        end
+    def new_options
+      params[:options] && document.options.merge(document.known_options(params[:options]))
+    end
+
+    def bring_back
+      document.bring_back
+      answer(DocumentResource.new(document))
     end
 
     def document = @document ||= Document.where(project: current_user.projects).find(params[:id])

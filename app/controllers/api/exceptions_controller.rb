@@ -6,7 +6,9 @@ module Api
       text = params[:text].to_s.strip
       return refuse("text-empty", "Say after which text the rules should never split.") if text.empty?
 
+      before = project.rules
       rules.keep(rules.srx.excepting(project.source_lang, text))
+      ProjectAct.note(project, current_user, "rules", name: text, before: { rules: before })
       RecutJob.perform_later(project, current_user)
       head :no_content
     end

@@ -24,7 +24,7 @@ module Api
     # params: name, description; deleted: false brings a deleted one back.
     def update
       memory.update!(params.permit(:name, :description))
-      memory.update!(deleted_at: nil) if params[:deleted] == false
+      memory.bring_back if params[:deleted] == false
       answer(MemoryResource.new(memory))
     end
 

@@ -33,7 +33,7 @@ module Api
     end
 
     def destroy
-      project.destroy!
+      project.put_away
       head :no_content
     end
   end

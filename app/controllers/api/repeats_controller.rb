@@ -2,9 +2,9 @@
 # one step.
 module Api
   class RepeatsController < BaseController
-    def create = render(json: { segments: SegmentResource.new(segment.lead(by: current_user)).to_h })
+    def create = render(json: { segments: tell(segment.project, segment.lead(by: current_user)) })
 
-    def destroy = render(json: { segments: SegmentResource.new(segment.unlead(by: current_user)).to_h })
+    def destroy = render(json: { segments: tell(segment.project, segment.unlead(by: current_user)) })
 
     private
 

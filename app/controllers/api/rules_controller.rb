@@ -11,23 +11,12 @@ module Api
 
     # params: groups (see Srx.from_h), or a file in SRX.
     def update
-      kept = rules
-      kept.keep(
-        (
-          if params[:file]
-            Glossema::Segmentation::Srx.new(uploads(:file).first.read.force_encoding("UTF-8"))
-          else
-            Glossema::Segmentation::Srx.from_h(rule_groups)
-          end
-        )
-      )
-      recut
+      changing { rules.keep(given_rules) }
       render json: answer_of(rules)
     end
 
     def destroy
-      rules.drop
-      recut
+      changing { rules.drop }
       render json: answer_of(rules)
     end
 
@@ -36,8 +25,25 @@ module Api
     def owner = params[:project_id] ? project : current_user
     def rules = @rules ||= Rules.new(owner)
 
-    # Only the text of this project is cut anew; others keep their cuts until they ask.
-    def recut = params[:project_id] && RecutJob.perform_later(owner, current_user)
+    # Rules as they were can be brought back. Only the text of this project is cut anew; others keep their
+    # cuts until they ask.
+    def changing
+      before = owner.rules
+      yield
+      return if owner.rules == before
+
+      if params[:project_id]
+        ProjectAct.note(owner, current_user, "rules", before: { rules: before })
+        RecutJob.perform_later(owner, current_user)
+      end
+      note_old(before) if before
+    end
+
+    def note_old(xml)
+      place = params[:project_id] ? owner.name : nil
+      facts = { xml: xml, project_id: params[:project_id] }.compact
+      PutAway.note(current_user, "rules", name: "", place: place, facts: facts)
+    end
 
     def answer_of(rules)
       {

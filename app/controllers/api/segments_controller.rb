@@ -8,36 +8,46 @@ module Api
       render json: %({"documents":#{JSON.generate(documents)},"segments":#{SegmentResource.listing(scope)}})
     end
 
-    # params: target, origin, confirm, marked, exempt.
+    # params: target, origin, confirm, marked, exempt; undone, when it is back as it was confirmed; base, the
+    # version that was written on: when another is there now, nothing is changed and both are answered.
     def update
       segment = Segment.where(project: current_user.projects).find(params[:id])
-      origin =
-        params.fetch(:origin, { kind: "typed" }).permit(:kind, :score, :memory, :unit, :touched, :from).to_h
-      segment.update!(exempt: params[:exempt]) if params.key?(:exempt)
-      answer =
-        (
-          if params[:confirm]
-            segment.confirm(params[:target].to_s, origin: origin, by: current_user)
-          else
-            draft(segment, origin)
-          end
-        )
+      answer = segment.with_lock { meanwhile?(segment) ? nil : write(segment) }
+      return conflict(segment) unless answer
+
       segment.project.update_columns(last_segment_id: segment.id, opened_at: Time.current)
-      render json: {
-        segment: SegmentResource.new(segment).to_h,
-        repeats: SegmentResource.new(answer[:filled]).to_h,
-        others: answer[:others]
-      }
+      told = tell(segment.project, [segment, *answer[:filled]])
+      render json: { segment: told.first, repeats: told.drop(1), others: answer[:others] }
     end
 
     private
+
+    def meanwhile?(segment)
+      base = params[:base].presence
+      base && base.to_i != segment.version && params[:target].to_s != segment.target
+    end
+
+    def conflict(segment)
+      error = { code: "changed-meanwhile", message: "This segment was changed elsewhere meanwhile." }
+      render json: { error: error, segment: SegmentResource.new(segment).to_h }, status: :conflict
+    end
+
+    def write(segment)
+      origin =
+        params.fetch(:origin, { kind: "typed" }).permit(:kind, :score, :memory, :unit, :touched, :from).to_h
+      segment.update!(exempt: params[:exempt]) if params.key?(:exempt)
+      return segment.confirm(params[:target].to_s, origin: origin, by: current_user) if params[:confirm]
+
+      draft(segment, origin)
+    end
 
     def draft(segment, origin)
       segment.keep_draft(
         params.fetch(:target, segment.target).to_s,
         origin: params.key?(:target) ? origin : segment.origin,
         by: current_user,
-        marked: params[:marked]
+        marked: params[:marked],
+        undone: params[:undone]
       )
       { filled: [], others: 0 }
     end

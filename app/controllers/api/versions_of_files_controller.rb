@@ -23,7 +23,8 @@ module Api
 
     # A pending version is thrown away; one that was taken in gives its place back.
     def destroy
-      return answer(DocumentResource.new(document.put_back)) unless document.role == "pending"
+      return answer(DocumentResource.new(document.put_back(by: current_user))) unless document.role == "pen" \
+        "ding"
 
       document.destroy!
       head :no_content

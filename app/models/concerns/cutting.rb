@@ -8,7 +8,7 @@ module Cutting
   # draft.
   def recut(by:, as_stored: false)
     fresh = opened(as_stored: as_stored)
-    old = segments.to_a
+    old = segments.includes(:versions).to_a
     links =
       Glossema::Revision.new(
         old.map { |row| Place.new(row.unit_id, false, row.source_content) },
@@ -23,6 +23,7 @@ module Cutting
       links.each_with_index do |link, index|
         add_cut(fresh.segments[index], index + 1, lost, [began, begins], by) unless link.kind == :same
       end
+      KeptTranslation.keep(self, old - kept)
       Segment.discard(Segment.where(id: (old - kept).map(&:id)))
       keep_reading(fresh)
       Memory.renew_neighbours(self)
@@ -72,6 +73,7 @@ module Cutting
     kind, offset = yield opened, found
     unit = found.unit
     mark = Glossema::Document.mark_of(unit.content.text)
+    before = { "unit" => unit.id, "hand" => hand[unit.id], "breaks" => breaks[unit.id] }
     done = hand[unit.id] if hand[unit.id] && hand[unit.id]["text"] == mark
     done ||= { "text" => mark, "add" => [], "remove" => [] }
     other = kind == :add ? "remove" : "add"
@@ -87,6 +89,7 @@ module Cutting
     )
     # Everything else stays cut as it is, also where rules have changed since.
     recut(by: by, as_stored: true)
+    note(by, kind == :add ? "split" : "join", facts: { text: segment.source.truncate(80) }, before: before)
   end
 
   def move_same(fresh, old, links)
@@ -110,6 +113,9 @@ module Cutting
   # A segment that is new in its unit, with the translations of those that began in it.
   def add_cut(segment, position, lost, (began, begins), by)
     row = Segment.create!(Segment.row(self, segment, position))
+    again = KeptTranslation.of(self, segment.unit.id, row.source)
+    return again.give(row) if again
+
     translated = lost[segment.unit.id].to_a.select { |one| one.target.present? }
     return if translated.empty?
 
@@ -134,7 +140,17 @@ module Cutting
       )
     end
     row.save!
-    row.send(:record, by) if target
+    add_history(row, own)
+    row.remember(by) if target
+  end
+
+  # What a text was before it was cut otherwise stays in its past.
+  def add_history(row, before)
+    rows =
+      before.flat_map(&:versions).map { |version|
+        version.attributes.except("id").merge("segment_id" => row.id)
+      }
+    Version.insert_all!(rows) if rows.any?
   end
 
   # {id => [from, to]} in the text of its unit, white space aside: that is all that stands between segments.

@@ -75,33 +75,52 @@ module Replacing
       end
       keep_reading(fresh)
       Memory.renew_neighbours(self)
+      note(by, "version", facts: comparison.to_h.transform_values { |one|
+        one.is_a?(Hash) ? one["segments"] : one
+      })
     end
     project.reload
     CountProjectJob.perform_later(project)
   end
 
-  # The version before this one comes back as it was; this one goes.
-  def put_back
+  # The version before this one comes back as it was, with what was translated since in texts both have; this
+  # one stays to be taken in again.
+  def put_back(by:, noted: true)
     unless role == "current" && replaces_id
       raise Glossema::Refused.new("nothing-before", "#{name} has replaced nothing.")
     end
 
     transaction do
       before = replaced
-      MemoryUnit
-        .where(segment_id: segments.select(:id))
-        .find_each do |unit|
-          unit.update!(
-            segment_id:
-              before
-                .segments
-                .find { |segment| MemoryUnit.hash_of_key(segment.source_key) == unit.source_hash }
-                &.id
-          )
-        end
       before.update!(role: "current")
-      destroy!
+      before.follow_version(self, by)
+      update!(role: "replaced")
+      note(by, "put-back") if noted
       before
+    end
+  end
+
+  # A version that was put back takes its place again.
+  def take_place_again(by:)
+    transaction do
+      replaced.update!(role: "replaced")
+      update!(role: "current")
+      follow_version(replaced, by)
+    end
+  end
+
+  # Texts that another version of this file has too take what was translated there since.
+  def follow_version(other, by)
+    theirs = other.segments.includes(:versions).group_by(&:source)
+    segments.each do |row|
+      twin = theirs[row.source]&.shift or next
+      MemoryUnit.where(segment_id: twin.id).update_all(segment_id: row.id)
+      next if twin.target == row.target && twin.state == row.state
+      next if twin.updated_at <= row.updated_at
+
+      fields = twin.attributes.slice("target", "state", "origin", "marked", "confirmed_at")
+      row.update!(**fields, version: row.version + 1)
+      row.remember(by)
     end
   end
 
@@ -161,7 +180,7 @@ module Replacing
         )
       end
       row.save!
-      row.send(:record, by) if before.target.present?
+      row.remember(by) if before.target.present?
     end
   end
 end

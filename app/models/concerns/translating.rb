@@ -3,11 +3,14 @@ module Translating
   DRAFT_WINDOW = 10.minutes
 
   # Keeps what was typed. Never refused for being late: what it replaces stays in the history.
-  # target: written form; origin: {"kind" => "typed" | "memory" | "machine" | "repeated" | "source", …}.
-  def keep_draft(target, origin:, by:, marked: nil)
+  # target: written form; origin: {"kind" => "typed" | "memory" | "machine" | "repeated" | "source", …};
+  # undone: typing was taken back to what was confirmed.
+  def keep_draft(target, origin:, by:, marked: nil, undone: false)
+    target = Glossema::Content.holdable(target)
     check_codes(target)
     transaction do
       self.marked = marked unless marked.nil?
+      next back_to_confirmed(by) if undone && confirmed_version&.target == target
       next save! if target == self.target
 
       assign_attributes(
@@ -17,20 +20,21 @@ module Translating
         version: version + 1
       )
       save!
-      record(by)
+      remember(by)
     end
   end
 
   # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns {filled:
   # segments that took the target, others: how many identical ones still read as this one did before}.
   def confirm(target, origin:, by:)
+    target = Glossema::Content.holdable(target)
     check_codes(target)
     if target.strip.empty?
       raise Glossema::Refused.new("target-empty", "There is nothing to confirm yet: the target is empty.")
     end
 
     transaction do
-      before = versions.where(state: Segment::STATES - Segment::UNFINISHED).last&.target
+      before = confirmed_version&.target
       assign_attributes(
         target: target,
         origin: origin,
@@ -39,7 +43,7 @@ module Translating
         confirmed_at: Time.current
       )
       save!
-      record(by)
+      remember(by)
       memories = learning
       teach(memories, by)
       filled = exempt ? [] : fill_repeats(by, memories)
@@ -69,8 +73,8 @@ module Translating
         .where.not(state: Segment::UNFINISHED)
         .to_a
         .each do |twin|
-          twin.send(:follow, self, act, by, "translated")
-          twin.send(:teach, memories, by)
+          twin.follow(self, act, by, "translated")
+          twin.teach(memories, by)
         end
     end
   end
@@ -91,17 +95,53 @@ module Translating
             origin: before&.origin || {},
             version: twin.version + 1
           )
-          twin.send(:record, by)
-          twin.send(:teach, memories, by) unless Segment::UNFINISHED.include?(twin.state)
+          twin.remember(by)
+          twin.teach(memories, by) unless Segment::UNFINISHED.include?(twin.state)
         end
     end
   end
 
+  # A version for each state; drafts typed in one go are one version.
+  def remember(by)
+    last = versions.last
+    same_go =
+      last && last.state == "draft" && state == "draft" && last.user_id == by&.id &&
+      last.origin["kind"] == origin["kind"] && last.updated_at > DRAFT_WINDOW.ago
+    return last.update!(target: target, origin: origin) if same_go
+
+    versions.create!(user: by, target: target, state: state, origin: origin)
+  end
+
+  # Takes the target of a segment with the same source.
+  def follow(leader, act, by, state)
+    update!(
+      target: leader.target,
+      state: state,
+      origin: {
+        "kind" => "repeated",
+        "from" => leader.id,
+        "act" => act
+      },
+      version: version + 1
+    )
+    remember(by)
+  end
+
+  def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
+
   private
+
+  def confirmed_version = versions.where(state: Segment::STATES - Segment::UNFINISHED).last
+
+  # As it was confirmed, with the state it had.
+  def back_to_confirmed(by)
+    before = confirmed_version
+    update!(target: before.target, origin: before.origin, state: before.state, version: version + 1)
+    remember(by)
+  end
 
   # The memories that learn at once.
   def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
-  def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
 
   def check_codes(target) = Glossema::Content.parse(target, source_content)
 
@@ -119,33 +159,8 @@ module Translating
           (twin.state == "draft" && twin.origin["kind"] == "repeated" && twin.target != target)
       end
     repeats.each do |twin|
-      twin.send(:follow, self, act, by, state)
-      twin.send(:teach, memories, by) if state == "translated"
+      twin.follow(self, act, by, state)
+      twin.teach(memories, by) if state == "translated"
     end
-  end
-
-  def follow(leader, act, by, state)
-    update!(
-      target: leader.target,
-      state: state,
-      origin: {
-        "kind" => "repeated",
-        "from" => leader.id,
-        "act" => act
-      },
-      version: version + 1
-    )
-    record(by)
-  end
-
-  # A version for each state; drafts typed in one go are one version.
-  def record(by)
-    last = versions.last
-    same_go =
-      last && last.state == "draft" && state == "draft" && last.user_id == by&.id &&
-      last.origin["kind"] == origin["kind"] && last.updated_at > DRAFT_WINDOW.ago
-    return last.update!(target: target, origin: origin) if same_go
-
-    versions.create!(user: by, target: target, state: state, origin: origin)
   end
 end

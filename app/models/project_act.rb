@@ -1,0 +1,59 @@
+# Something done to a project as a whole: rules, cuts, files. It stands in "what was done" and can be taken
+# back from there at any later time; what was translated since stays with its text.
+class ProjectAct < ApplicationRecord
+  KINDS = %w[rules settings split join version put-back file-in file-out].freeze
+
+  belongs_to :project
+  belongs_to :user, optional: true
+  validates :kind, inclusion: { in: KINDS }
+
+  def self.note(project, by, kind, name: "", facts: {}, before: {})
+    create!(project: project, user: by, kind: kind, name: name, facts: facts, before: before)
+  end
+
+  # Raises Glossema::Refused when it was taken back already, or cannot be any more.
+  def undo(by:)
+    raise Glossema::Refused.new("undone", "This was taken back already.") if undone_at
+
+    case kind
+    when "rules" then undo_rules(by)
+    when "settings" then undo_settings(by)
+    when "split", "join" then undo_cut(by)
+    when "version", "put-back" then undo_version(by)
+    when "file-in" then document.put_away(by: by, noted: false)
+    when "file-out" then document.bring_back
+    end
+    update!(undone_at: Time.current)
+  end
+
+  private
+
+  def document
+    project.documents_of_any_role.find_by(id: before["document_id"]) ||
+      raise(Glossema::Refused.new("file-gone", "The file this was done to is no longer there."))
+  end
+
+  def undo_rules(by)
+    project.update!(rules: before["rules"])
+    RecutJob.perform_later(project, by)
+  end
+
+  def undo_settings(by)
+    document.update!(before.slice("by", "options"))
+    RecutJob.perform_later(project, by, [document])
+  end
+
+  # Only the paragraph that was cut by hand is cut as it was.
+  def undo_cut(by)
+    row, unit = document, before["unit"]
+    row.update!(
+      hand: row.hand.except(unit).merge(before["hand"] ? { unit => before["hand"] } : {}),
+      breaks: row.breaks.except(unit).merge(before["breaks"].to_a.any? ? { unit => before["breaks"] } : {})
+    )
+    row.recut(by: by, as_stored: true)
+  end
+
+  def undo_version(by)
+    kind == "version" ? document.put_back(by: by, noted: false) : document.take_place_again(by: by)
+  end
+end

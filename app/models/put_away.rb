@@ -1,0 +1,81 @@
+# Things thrown away: projects and briefs, files, memories, units and rules. All of it can be brought back for
+# thirty days, from one page.
+class PutAway < ApplicationRecord
+  KEPT = 30.days
+  KINDS = %w[project document rules].freeze
+
+  belongs_to :user
+  validates :kind, inclusion: { in: KINDS }
+  scope :waiting, -> { where(restored_at: nil, created_at: KEPT.ago..) }
+
+  # Notes that something was put away; what it was stays where it is, out of sight.
+  def self.note(user, kind, name:, record: nil, place: nil, facts: {})
+    create!(user: user, kind: kind, record_id: record&.id, name: name, place: place, facts: facts)
+  end
+
+  # Everything of hers that can be brought back, newest first: [{kind:, id:, name:, place:, at:}].
+  def self.list(user)
+    own = waiting.where(user: user).map { |one|
+      one.slice(:kind, :id, :name, :place).merge(at: one.created_at)
+    }
+    (own + memories(user) + units(user)).map(&:symbolize_keys).sort_by { |row| row[:at] }.reverse
+  end
+
+  def self.memories(user)
+    user.memories.where(deleted_at: KEPT.ago..).map do |memory|
+      { kind: "memory", id: memory.id, name: memory.name, place: nil, at: memory.deleted_at }
+    end
+  end
+
+  def self.units(user)
+    acts = MemoryChange.where(memory: user.memories.present, kind: "delete", state: "done", undone_at: nil)
+    acts.where(created_at: KEPT.ago..).includes(:memory).map do |act|
+      { kind: "units", id: act.id, name: act.versions.count.to_s, place: act.memory.name, at: act.created_at }
+    end
+  end
+  private_class_method :memories, :units
+
+  # Brings one thing of the list back. Raises Glossema::Refused when that cannot be.
+  def self.bring_back(user, kind, id)
+    case kind
+    when "memory" then user.memories.find(id).bring_back
+    when "units" then MemoryChange.where(memory: user.memories).find(id).undo
+    else
+      where(user: user).find(id).restore
+    end
+  end
+
+  def restore
+    return if restored_at
+
+    transaction do
+      case kind
+      when "project" then Project.find(record_id).update!(put_away_at: nil)
+      when "document" then Document.find(record_id).bring_back
+      when "rules" then restore_rules
+      end
+      update!(restored_at: Time.current)
+    end
+  end
+
+  # What has been away for too long goes for good.
+  def self.purge_old
+    where(created_at: ..KEPT.ago).find_each do |one|
+      one.forget unless one.restored_at
+      one.destroy!
+    end
+  end
+
+  def forget
+    Project.put_away.find_by(id: record_id)&.destroy! if kind == "project"
+    Document.find_by(id: record_id, role: "put-away")&.destroy! if kind == "document"
+  end
+
+  private
+
+  def restore_rules
+    owner = facts["project_id"] ? Project.find(facts["project_id"]) : user
+    owner.update!(rules: facts["xml"])
+    RecutJob.perform_later(owner, user) if owner.is_a?(Project)
+  end
+end
