@@ -1,10 +1,10 @@
 // Brief: the files as they are read on the left, what the project will be on the right. Everything is changed in place.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { App, Button, DatePicker, InputNumber, Progress } from 'antd'
+import { App, DatePicker, InputNumber } from 'antd'
 import dayjs from 'dayjs'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useParams } from 'react-router'
 import { api } from '../shared/api'
 import { Failure, Frame, Waiting } from '../shared/Frame'
 import { daysUntil, longDate, number, pace, time, weekday } from '../shared/i18n'
@@ -20,19 +20,21 @@ import {
   useSettled,
 } from '../shared/parts'
 import { useSettings } from '../shared/settings'
-import type { AttachedMemory, Client, DocumentRow, Learns, Memory, Project } from '../shared/types'
+import type { AttachedMemory, Client, Learns, Memory, Project } from '../shared/types'
 import { sendFiles } from './dropping'
-import { NewVersion, sendVersion } from './NewVersion'
-import { Options } from './Options'
+import { Begin } from './Begin'
+import { Done } from './Done'
+import { FileRow } from './FileRow'
+import { Sending } from './Sending'
+import { useChanges, type Attempt } from './useChanges'
 
 export function Brief() {
   const { t } = useTranslation()
   const id = Number(useParams().id)
-  const go = useNavigate()
   const cache = useQueryClient()
   const { message } = App.useApp()
   const { user } = useSettings()
-  const [beginning, setBeginning] = useState(false)
+  const [sending, setSending] = useState<{ share: number | null; count: number }>({ share: null, count: 0 })
   const query = useQuery({
     queryKey: ['project', id],
     queryFn: () => api.get<Project>(`/projects/${id}`),
@@ -62,6 +64,8 @@ export function Brief() {
     } else if (news.event === 'refused' && news.message) void message.error(news.message)
     else void cache.invalidateQueries({ queryKey: ['project', id] })
   })
+  const { refetch } = query
+  const { attempt, settled, busy: changing } = useChanges(refetch)
   const project = query.data
   if (!project)
     return (
@@ -70,25 +74,17 @@ export function Brief() {
       </Frame>
     )
 
-  const attempt = (work: Promise<unknown>) =>
-    void work
-      .then(() => query.refetch())
-      .catch((error: Error) => message.error(error.message === 'offline' ? t('app.offline') : error.message))
-  const change = (fields: Record<string, unknown>) => attempt(api.patch<Project>(`/projects/${id}`, fields))
-  const drop = (files: File[]) => attempt(sendFiles(id, files))
-  const begin = () => {
-    setBeginning(true)
-    void api
-      .post<Project>(`/projects/${id}/beginning`)
-      .then((begun) => {
-        cache.setQueryData(['project', id], begun)
-        void go(`/projects/${id}/translate`)
-      })
-      .catch((error: Error) => {
-        setBeginning(false)
-        void message.error(error.message)
-      })
-  }
+  const change = (fields: Record<string, unknown>) =>
+    attempt(() => api.patch<Project>(`/projects/${id}`, fields))
+  const drop = (files: File[]) =>
+    attempt(async () => {
+      try {
+        setSending({ share: 0, count: files.length })
+        await sendFiles(id, files, (share) => setSending({ share, count: files.length }))
+      } finally {
+        setSending({ share: null, count: 0 })
+      }
+    })
   const ready = project.documents.filter((one) => one.state === 'ready')
   const busy = project.documents.some((one) => one.state === 'waiting' || one.state === 'reading')
   const words = ready.reduce((sum, one) => sum + (one.facts.words ?? 0), 0)
@@ -113,7 +109,7 @@ export function Brief() {
         onDragOver={(event) => event.preventDefault()}
         onDrop={(event) => {
           event.preventDefault()
-          if (!project.begun_at) drop([...event.dataTransfer.files])
+          drop([...event.dataTransfer.files])
         }}
       >
         <section>
@@ -165,13 +161,15 @@ export function Brief() {
               <FileRow
                 key={one.id}
                 row={one}
+                project={project.id}
                 version={project.versions.find((newer) => newer.replaces_id === one.id)}
                 fixed={!!project.begun_at}
                 attempt={attempt}
               />
             ))}
           </ul>
-          {!project.begun_at && (
+          <Sending {...sending} />
+          {sending.share === null && (
             <DropFiles slim={project.documents.length > 0} onFiles={drop}>
               {project.documents.length ? (
                 <span className="quiet">
@@ -187,204 +185,15 @@ export function Brief() {
               )}
             </DropFiles>
           )}
+          {project.begun_at && <Done project={id} attempt={attempt} />}
         </section>
         <section className="about">
           <About project={project} change={change} attempt={attempt} />
           <Stock project={project} change={change} />
-          {project.begun_at ? (
-            <Button
-              type="primary"
-              size="large"
-              block
-              className="begin"
-              onClick={() => void go(`/projects/${id}/translate`)}
-            >
-              {t('brief.goTranslate')}
-            </Button>
-          ) : (
-            <Button
-              type="primary"
-              size="large"
-              block
-              className="begin"
-              loading={beginning}
-              disabled={!ready.length || busy}
-              onClick={begin}
-            >
-              {t('brief.begin')}
-            </Button>
-          )}
+          <Begin project={project} ready={ready.length > 0 && !busy && !changing} settled={settled} />
         </section>
       </div>
     </Frame>
-  )
-}
-
-type Attempt = (work: Promise<unknown>) => void
-
-function FileRow({
-  row,
-  version,
-  fixed,
-  attempt,
-}: {
-  row: DocumentRow
-  version?: DocumentRow
-  fixed: boolean
-  attempt: Attempt
-}) {
-  const { t } = useTranslation()
-  const [over, setOver] = useState(false)
-  const options = (
-    <Options
-      row={row}
-      onChange={(values) => attempt(api.patch(`/documents/${row.id}`, { options: values }))}
-    />
-  )
-  const remove = !fixed && (
-    <button
-      type="button"
-      className="quiet"
-      aria-label={`${t('brief.remove')}: ${row.name}`}
-      title={t('brief.remove')}
-      onClick={() => attempt(api.delete(`/documents/${row.id}`))}
-    >
-      ✕
-    </button>
-  )
-  const name = <div className="name">{row.name}</div>
-  if (row.state === 'refused' || row.state === 'cancelled') {
-    return (
-      <li>
-        <div style={{ gridColumn: '1 / 4' }}>
-          {name}
-          <p className={`small ${row.state === 'refused' ? 'alarm' : 'quiet'}`}>
-            {row.state === 'refused' ? t('brief.notTaken', { message: row.message }) : row.message}{' '}
-            {row.state === 'cancelled' && (
-              <button
-                type="button"
-                className="link"
-                onClick={() => attempt(api.post(`/documents/${row.id}/reading`))}
-              >
-                {t('brief.readAgain')}
-              </button>
-            )}
-            {row.format && <> {options}</>}
-          </p>
-        </div>
-        {remove}
-      </li>
-    )
-  }
-  if (row.state !== 'ready') {
-    return (
-      <li>
-        <div>
-          {name}
-          <p className="small quiet">
-            {row.total
-              ? t('brief.reading', { done: number(row.done), total: number(row.total) })
-              : t('brief.waiting')}
-          </p>
-        </div>
-        <div className="wide" style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
-          <Progress
-            percent={row.total ? Math.round((100 * row.done) / row.total) : 0}
-            showInfo={false}
-            size="small"
-            aria-label={row.name}
-          />
-          <button
-            type="button"
-            className="link small"
-            onClick={() => attempt(api.delete(`/documents/${row.id}/reading`))}
-          >
-            {t('brief.cancel')}
-          </button>
-        </div>
-        {remove}
-      </li>
-    )
-  }
-  const how = { sentence: t('brief.bySentence'), paragraph: t('brief.byParagraph') }
-  return (
-    <li
-      className={over ? 'over' : ''}
-      onDragOver={(event) => {
-        if (fixed) {
-          event.preventDefault()
-          setOver(true)
-        }
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        setOver(false)
-        const file = event.dataTransfer.files[0]
-        if (fixed && file) {
-          event.preventDefault()
-          event.stopPropagation()
-          attempt(sendVersion(row.id, file))
-        }
-      }}
-    >
-      <div>
-        {name}
-        <p className="small quiet">
-          {row.format} · {row.source_lang && `${languageName(row.source_lang)} · `}
-          <MenuInPlace
-            label={how[row.by]}
-            title={row.name}
-            value={row.by}
-            options={[
-              { value: 'sentence', label: how.sentence },
-              { value: 'paragraph', label: how.paragraph },
-            ]}
-            onChange={(by) => attempt(api.patch(`/documents/${row.id}`, { by }))}
-          />{' '}
-          · {options}
-          {' · '}
-          {t('brief.segments', { count: row.facts.segments ?? 0 })}
-          {row.facts.tables ? ` · ${t('brief.tables', { count: row.facts.tables })}` : ''}
-          {row.facts.pictures ? ` · ${t('brief.pictures', { count: row.facts.pictures })}` : ''}
-          {fixed && (
-            <>
-              {' · '}
-              <label className="plain-link" style={{ cursor: 'pointer' }}>
-                {t('version.choose')}
-                <input
-                  type="file"
-                  className="hidden-text"
-                  aria-label={`${t('version.choose')}: ${row.name}`}
-                  onChange={(event) => {
-                    const file = event.target.files?.[0]
-                    event.target.value = ''
-                    if (file) attempt(sendVersion(row.id, file))
-                  }}
-                />
-              </label>
-            </>
-          )}
-          {row.replaces_id && (
-            <>
-              {' · '}
-              <button
-                type="button"
-                className="plain-link"
-                onClick={() => attempt(api.delete(`/documents/${row.id}/version`))}
-              >
-                {t('version.back')}
-              </button>
-            </>
-          )}
-        </p>
-      </div>
-      <div className="figure tab" aria-label={`${number(row.facts.words ?? 0)} ${t('brief.words')}`}>
-        {number(row.facts.words ?? 0)}
-      </div>
-      <BandBar bands={[row.bands]} />
-      {remove || <span />}
-      {version && <NewVersion row={version} attempt={attempt} />}
-    </li>
   )
 }
 
@@ -405,12 +214,11 @@ function About({
     refetchOnMount: 'always',
   })
   const addClient = (name: string) =>
-    attempt(
-      api
-        .post<Client>('/clients', { name })
-        .then((client) => api.patch(`/projects/${project.id}`, { client_id: client.id }))
-        .then(() => clients.refetch()),
-    )
+    attempt(async () => {
+      const client = await api.post<Client>('/clients', { name })
+      await api.patch(`/projects/${project.id}`, { client_id: client.id })
+      await clients.refetch()
+    })
   const seen = project.proposed.client_seen
   const fixed = !!project.begun_at
   const due = project.due_at

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { number } from '../shared/i18n'
 import type { DocumentRow } from '../shared/types'
+import type { Attempt } from './useChanges'
 
 export function sendVersion(document: number, file: File): Promise<unknown> {
   const form = new FormData()
@@ -11,19 +12,13 @@ export function sendVersion(document: number, file: File): Promise<unknown> {
   return api.post(`/documents/${document}/version`, form)
 }
 
-export function NewVersion({
-  row,
-  attempt,
-}: {
-  row: DocumentRow
-  attempt: (work: Promise<unknown>) => void
-}) {
+export function NewVersion({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
   const { t } = useTranslation()
   const leave = (
     <button
       type="button"
       className="link"
-      onClick={() => attempt(api.delete(`/documents/${row.id}/version`))}
+      onClick={() => attempt(() => api.delete(`/documents/${row.id}/version`))}
     >
       {t('version.leave')}
     </button>
@@ -63,7 +58,7 @@ export function NewVersion({
         <Button
           type="primary"
           size="small"
-          onClick={() => attempt(api.patch(`/documents/${row.id}/version`))}
+          onClick={() => attempt(() => api.patch(`/documents/${row.id}/version`))}
         >
           {t('version.take')}
         </Button>

@@ -1,16 +1,25 @@
 // Dropped files on their way to the server.
-import { api } from '../shared/api'
+import { api, upload } from '../shared/api'
 import type { Project } from '../shared/types'
 
-export function sendFiles(project: number, files: File[]): Promise<unknown> {
+export function sendFiles(
+  project: number,
+  files: File[],
+  progress: (share: number) => void,
+): Promise<unknown> {
   const form = new FormData()
   files.forEach((file) => form.append('files[]', file))
-  return api.post(`/projects/${project}/documents`, form)
+  return upload(`/projects/${project}/documents`, form, progress)
 }
 
-// A new brief with these files; answers its number.
-export async function beginBrief(files: File[]): Promise<number> {
+// A new brief with these files; answers its number. Where the files do not get through, the empty brief goes again.
+export async function beginBrief(files: File[], progress: (share: number) => void): Promise<number> {
   const project = await api.post<Project>('/projects')
-  await sendFiles(project.id, files)
+  try {
+    await sendFiles(project.id, files, progress)
+  } catch (error) {
+    await api.delete(`/projects/${project.id}`).catch(() => undefined)
+    throw error
+  }
   return project.id
 }

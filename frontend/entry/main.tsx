@@ -13,6 +13,7 @@ import { Brief } from '../brief/Brief'
 import { Deliver } from '../deliver/Deliver'
 import { Memories } from '../memories/Memories'
 import { MemoryView } from '../memories/MemoryView'
+import { PutAway } from '../put-away/PutAway'
 import { Rules } from '../rules/Rules'
 import { ApiError, api } from '../shared/api'
 import { Failure } from '../shared/Frame'
@@ -24,7 +25,11 @@ import { Today } from '../today/Today'
 import { Translate } from '../translate/Translate'
 
 const client = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 2000 } },
+  defaultOptions: {
+    // The server's answer decides, not what the browser thinks of the network.
+    queries: { networkMode: 'always', retry: 1, refetchOnWindowFocus: false, staleTime: 2000 },
+    mutations: { networkMode: 'always' },
+  },
 })
 
 function Glossema() {
@@ -65,6 +70,7 @@ function Glossema() {
               <Route path="/memories" element={<Memories />} />
               <Route path="/memories/:id" element={<MemoryView />} />
               <Route path="/settings/rules" element={<Rules />} />
+              <Route path="/settings/put-away" element={<PutAway />} />
               <Route path="/projects/:id/rules" element={<Rules />} />
               <Route path="/projects/:id/brief" element={<Brief />} />
               <Route path="/projects/:id/translate" element={<Translate />} />

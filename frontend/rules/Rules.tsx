@@ -9,8 +9,17 @@ import { Failure, Frame, Waiting } from '../shared/Frame'
 import { languageName, languageOptions } from '../shared/languages'
 import { ChoiceInPlace } from '../shared/parts'
 import type { Project, Rule, RuleGroup, RuleTrial, Ruling } from '../shared/types'
+import { useCutLook } from '../shared/useCutLook'
 
 const PAUSE = 250
+
+// What was edited on this page and not kept, where it still fits the rules there are.
+function storedGroups(key: string, ruling: Ruling): RuleGroup[] | null {
+  const stored = sessionStorage.getItem(key)
+  if (!stored) return null
+  const { groups, over } = JSON.parse(stored) as { groups: RuleGroup[]; over: number }
+  return over === ruling.groups.length ? groups : null
+}
 
 export function Rules() {
   const id = useParams().id
@@ -43,7 +52,9 @@ function Table({ ruling, base, project }: { ruling: Ruling; base: string; projec
   const { t } = useTranslation()
   const { message } = App.useApp()
   const cache = useQueryClient()
-  const [groups, setGroups] = useState(ruling.groups)
+  const unkept = `glossema.rules.${project?.id ?? 'all'}`
+  const [groups, setGroups] = useState(() => storedGroups(unkept, ruling) ?? ruling.groups)
+  const look = useCutLook(project?.id ?? 0)
   const [language, setLanguage] = useState(ruling.language)
   const [text, setText] = useState(ruling.sample)
   const [shown, setShown] = useState(() => groupOf(ruling.groups, ruling.language))
@@ -51,6 +62,11 @@ function Table({ ruling, base, project }: { ruling: Ruling; base: string; projec
   const [fault, setFault] = useState('')
   const file = useRef<HTMLInputElement>(null)
   const touched = groups !== ruling.groups
+  // Edits that were not kept yet are there again when the page is opened again.
+  useEffect(() => {
+    if (touched) sessionStorage.setItem(unkept, JSON.stringify({ groups, over: ruling.groups.length }))
+    else sessionStorage.removeItem(unkept)
+  }, [groups, ruling.groups.length, touched, unkept])
   const group = groups[shown] ?? groups[0]
 
   // Tried a moment after the last key; an answer that comes late is not shown.
@@ -75,13 +91,18 @@ function Table({ ruling, base, project }: { ruling: Ruling; base: string; projec
     }
   }, [groups, text, language, base])
 
-  const settled = (answer: Ruling) => {
+  const settled = (answer: Ruling | null) => {
+    if (!answer) return
+    sessionStorage.removeItem(unkept)
     cache.setQueryData(['rules', project ? String(project.id) : 'all'], answer)
     void message.success(t(project?.begun_at || project ? 'rules.keptProject' : 'rules.keptAll'))
   }
   const failed = (error: Error) => void message.error(error.message)
   const keep = useMutation({
-    mutationFn: () => api.patch<Ruling>(`${base}/rules`, { groups }),
+    mutationFn: async () => {
+      if (project?.begun_at && !(await look({ groups }))) return null
+      return api.patch<Ruling>(`${base}/rules`, { groups })
+    },
     onSuccess: settled,
     onError: failed,
   })
@@ -96,9 +117,10 @@ function Table({ ruling, base, project }: { ruling: Ruling; base: string; projec
     onError: failed,
   })
   const bring = useMutation({
-    mutationFn: (chosen: File) => {
+    mutationFn: async (chosen: File) => {
       const form = new FormData()
       form.append('file', chosen)
+      if (project?.begun_at && !(await look(form))) return null
       return api.patch<Ruling>(`${base}/rules`, form)
     },
     onSuccess: settled,

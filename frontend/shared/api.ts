@@ -4,66 +4,125 @@ export class ApiError extends Error {
     readonly status: number,
     readonly code: string,
     message: string,
+    readonly body?: unknown,
   ) {
     super(message)
   }
 }
 
-// The network did not answer at all: what was to be sent may be tried again.
-export class OfflineError extends Error {}
+// The server did not answer at all: what was to be sent may be tried again.
+export class OfflineError extends Error {
+  constructor() {
+    super('offline')
+  }
+}
 
-const token = () => document.querySelector<HTMLMetaElement>('meta[name=csrf-token]')?.content ?? ''
+const meta = () => document.querySelector<HTMLMetaElement>('meta[name=csrf-token]')
+let sender: Record<string, string> = {}
 
-export async function request<T>(
-  method: string,
-  path: string,
-  body?: unknown,
-  options: { keepalive?: boolean } = {},
-): Promise<T> {
-  const form = body instanceof FormData
+// Whose page this is, and which: the server keeps nothing of one person as another's.
+export function identity(user: number, tab: string) {
+  sender = { 'X-User': String(user), 'X-Tab': tab }
+}
+
+interface Options {
+  keepalive?: boolean
+}
+
+function headersFor(body: unknown): Record<string, string> {
+  const json = body !== undefined && !(body instanceof FormData)
+  return {
+    Accept: 'application/json',
+    'X-CSRF-Token': meta()?.content ?? '',
+    ...sender,
+    ...(json ? { 'Content-Type': 'application/json' } : {}),
+  }
+}
+
+function payload(body: unknown): BodyInit | undefined {
+  if (body === undefined) return undefined
+  return body instanceof FormData ? body : JSON.stringify(body)
+}
+
+async function send(method: string, path: string, body: unknown, options: Options): Promise<Response> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
       keepalive: options.keepalive,
-      headers: {
-        Accept: 'application/json',
-        'X-CSRF-Token': token(),
-        ...(form || body === undefined ? {} : { 'Content-Type': 'application/json' }),
-      },
-      body: body === undefined ? undefined : form ? body : JSON.stringify(body),
+      headers: headersFor(body),
+      body: payload(body),
     })
   } catch {
-    throw new OfflineError('offline')
+    throw new OfflineError()
   }
-  if (response.status === 502 || response.status === 503 || response.status === 504)
-    throw new OfflineError('offline')
-  const text = await response.text()
-  const json = text ? safely(text) : null
-  if (!response.ok) {
-    const error = (json as { error?: { code: string; message: string } } | null)?.error
-    throw new ApiError(
-      response.status,
-      error?.code ?? 'unknown',
-      error?.message ?? `The server answered with ${response.status}.`,
-    )
-  }
-  return json as T
+  if ([502, 503, 504].includes(response.status)) throw new OfflineError()
+  return response
+}
+
+// A page left open for long has a token that is no longer good: the refusal brings the new one.
+function renewed(response: Response): boolean {
+  const token = response.status === 422 ? response.headers.get('X-CSRF-Token') : null
+  const holder = meta()
+  if (!token || !holder) return false
+  holder.content = token
+  return true
+}
+
+export async function request<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  options: Options = {},
+): Promise<T> {
+  let response = await send(method, path, body, options)
+  if (renewed(response)) response = await send(method, path, body, options)
+  const json = safely(await response.text())
+  if (response.ok) return json as T
+  throw errorOf(response.status, json)
+}
+
+export function errorOf(status: number, json: unknown): ApiError {
+  const error = (json as { error?: { code: string; message: string } } | null)?.error
+  return new ApiError(
+    status,
+    error?.code ?? 'unknown',
+    error?.message ?? `The server answered with ${status}.`,
+    json,
+  )
 }
 
 function safely(text: string): unknown {
   try {
-    return JSON.parse(text)
+    return text ? JSON.parse(text) : null
   } catch {
     return null
   }
 }
 
+// Sends files, telling how much of them has gone (0 to 1).
+export function upload<T>(path: string, form: FormData, progress: (share: number) => void): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const sending = new XMLHttpRequest()
+    sending.open('POST', `/api${path}`)
+    Object.entries(headersFor(form)).forEach(([name, value]) => sending.setRequestHeader(name, value))
+    sending.upload.addEventListener('progress', (event) => {
+      if (event.lengthComputable) progress(event.loaded / event.total)
+    })
+    sending.addEventListener('error', () => reject(new OfflineError()))
+    sending.addEventListener('load', () => {
+      const json = safely(sending.responseText)
+      if (sending.status < 300) resolve(json as T)
+      else reject(errorOf(sending.status, json))
+    })
+    sending.send(form)
+  })
+}
+
 export const api = {
   get: <T>(path: string) => request<T>('GET', path),
   post: <T>(path: string, body?: unknown) => request<T>('POST', path, body),
-  patch: <T>(path: string, body?: unknown, options?: { keepalive?: boolean }) =>
-    request<T>('PATCH', path, body, options),
+  patch: <T>(path: string, body?: unknown, options?: Options) => request<T>('PATCH', path, body, options),
   delete: <T>(path: string) => request<T>('DELETE', path),
 }

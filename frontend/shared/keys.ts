@@ -10,7 +10,7 @@ export const KEYS = {
   previousProposal: 'Alt+ArrowUp',
   takeProposal: 'Alt+Enter',
   missingCode: 'Alt+Period',
-  copySource: 'Alt+S',
+  takeSource: 'Ctrl+Shift+0',
   comeBack: 'Alt+M',
   split: 'Alt+X',
   join: 'Alt+J',

@@ -1,6 +1,7 @@
 // News of a project from the server, through the cable.
 import { createConsumer } from '@rails/actioncable'
 import { useEffect, useRef } from 'react'
+import type { Segment } from './types'
 
 const consumer = createConsumer('/cable')
 export type News = {
@@ -10,6 +11,8 @@ export type News = {
   done?: number
   total?: number
   message?: string
+  tab?: string
+  segments?: Segment[]
 }
 
 export function useProjectNews(id: number | null, heard: (news: News) => void) {

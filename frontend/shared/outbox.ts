@@ -1,81 +1,151 @@
-// What was typed and is not yet on the server. Every change is written to the browser's storage at once, sent shortly
-// after, and tried again until the server has it: through a lost network, a closed tab, a restarted server.
-import { ApiError, OfflineError, api } from './api'
+// What was typed and is not yet on the server. Every key press is written to the browser's own database, for each person and
+// tab apart, sent shortly after, and tried again until the server has it: through a lost network, a closed tab, a restarted
+// server, a session that ended. Nothing in it is ever thrown away but by its owner.
+import { createStore, del, entries as storedEntries, set } from 'idb-keyval'
+import { ApiError, OfflineError, api, identity } from './api'
 import type { Origin, Segment } from './types'
 
+// What holds an entry back: another wording came meanwhile, the segment is gone, or the server refused it.
+export interface Trouble {
+  kind: 'changed' | 'gone' | 'refused'
+  message: string
+  theirs?: Segment
+}
 export interface Entry {
+  segment: number
+  project: number
+  number: number
   target: string
   origin: Origin
   confirm?: boolean
   marked?: boolean
+  undone?: boolean
+  // The version of the segment that was written on; unset where any will do.
+  base?: number
   at: number
+  trouble?: Trouble
 }
+export type Draft = Omit<Entry, 'at' | 'trouble'>
 export type Answer = { segment: Segment; repeats: Segment[]; others: number }
-export type Status = { waiting: number; offline: boolean }
+// Why what waits is not sent: the server does not answer, its disk is full, nobody or somebody else is signed in.
+export type Blocked = 'unreachable' | 'disk-full' | 'signed-out'
+export interface Status {
+  waiting: number
+  blocked: Blocked | null
+  troubled: Entry[]
+}
+export interface Listener {
+  done: (answer: Answer, newer: boolean) => void
+  troubled: (entry: Entry) => void
+}
 
 const DELAY = 350
 const RETRY = 2500
+const DATABASE = createStore('glossema-outbox', 'entries')
+const TAB = crypto.randomUUID()
+
+type Stored = Entry & { user: number; tab: string }
 
 export class Outbox {
-  private entries: Record<string, Entry>
+  private readonly waiting = new Map<number, Entry>()
+  private readonly watchers = new Set<() => void>()
+  private readonly listeners = new Map<number, Listener>()
   private timer = 0
   private sending = false
-  private listeners = new Set<() => void>()
-  private status: Status = { waiting: 0, offline: false }
+  private status: Status = { waiting: 0, blocked: null, troubled: [] }
+  // Until what closed tabs left behind is known.
+  readonly ready: Promise<void>
 
-  constructor(
-    private readonly name: string,
-    private readonly done: (id: number, answer: Answer, newer: boolean) => void,
-    private readonly refused: (id: number, message: string) => void,
-  ) {
-    this.entries = JSON.parse(localStorage.getItem(name) ?? '{}') as Record<string, Entry>
-    this.update(false)
+  constructor(private readonly user: number) {
     window.addEventListener('online', this.flush)
     window.addEventListener('pagehide', this.leave)
-    if (this.status.waiting) this.schedule(0)
+    this.ready = this.adopt()
   }
 
-  dispose() {
-    window.removeEventListener('online', this.flush)
-    window.removeEventListener('pagehide', this.leave)
-    window.clearTimeout(this.timer)
-    this.leave()
-  }
+  pending = (segment: number): Entry | undefined => this.waiting.get(segment)
 
-  pending = (id: number): Entry | undefined => this.entries[id]
-
-  put(id: number, entry: Omit<Entry, 'at'>) {
-    const before = this.entries[id]
-    // A draft after a confirmation that is still waiting must not take the confirmation back.
-    const confirm = entry.confirm ?? (before?.confirm && before.target === entry.target ? true : undefined)
-    this.entries[id] = { ...entry, confirm, at: performance.timeOrigin + performance.now() }
-    this.keep()
-    this.update(this.status.offline)
-    this.schedule(entry.confirm ? 0 : DELAY)
-  }
-
-  subscribe = (listener: () => void) => {
-    this.listeners.add(listener)
+  // What a page of a project wants to hear of its segments.
+  listen(project: number, listener: Listener) {
+    this.listeners.set(project, listener)
     return () => {
-      this.listeners.delete(listener)
+      if (this.listeners.get(project) === listener) this.listeners.delete(project)
+    }
+  }
+
+  put(draft: Draft) {
+    const before = this.waiting.get(draft.segment)
+    const entry: Entry = { ...before, ...draft, at: now(), trouble: before?.trouble }
+    // A draft after a confirmation that still waits does not take the confirmation back.
+    entry.confirm = draft.confirm ?? (before?.target === draft.target ? before.confirm : undefined)
+    entry.marked = draft.marked ?? before?.marked
+    entry.undone = draft.undone
+    entry.base = before ? before.base : draft.base
+    if (entry.trouble?.kind === 'refused') entry.trouble = undefined
+    this.keep(entry)
+    this.schedule(draft.confirm ? 0 : DELAY)
+  }
+
+  // Of two wordings hers is kept: the other one stays in the past of the segment.
+  keepMine(segment: number) {
+    const entry = this.waiting.get(segment)
+    if (!entry) return
+    this.keep({ ...entry, base: undefined, trouble: undefined })
+    this.schedule(0)
+  }
+
+  // The other wording is kept: hers goes to the past of the segment.
+  async keepTheirs(segment: number) {
+    const entry = this.waiting.get(segment)
+    if (!entry) return
+    await api.post(`/segments/${segment}/versions`, { target: entry.target, origin: entry.origin })
+    this.drop(segment)
+  }
+
+  // Its owner has seen it and does not want it any more.
+  dismiss(segment: number) {
+    this.drop(segment)
+  }
+
+  subscribe = (watcher: () => void) => {
+    this.watchers.add(watcher)
+    return () => {
+      this.watchers.delete(watcher)
     }
   }
   snapshot = () => this.status
 
-  // Resolves once the server has everything; rejects when it does not answer.
+  // Resolves once the server has everything that it can have; rejects when it does not answer.
   emptied = async () => {
     this.schedule(0)
-    for (let tries = 0; tries < 60; tries += 1) {
-      if (!this.status.waiting) return
-      if (this.status.offline) throw new OfflineError('offline')
+    for (let tries = 0; tries < 80; tries += 1) {
+      if (!this.open().length) return
+      if (this.status.blocked) break
       await new Promise((resolve) => window.setTimeout(resolve, 50))
     }
-    throw new OfflineError('offline')
+    throw new OfflineError()
   }
 
   flush = () => {
     this.schedule(0)
   }
+
+  // Entries of tabs that were closed are taken over; those of tabs still open are theirs to send.
+  private async adopt() {
+    const [stored, living] = [
+      await storedEntries<string, Stored>(DATABASE).catch(() => []),
+      await livingTabs(),
+    ]
+    void holdTab()
+    for (const [key, { user, tab, ...entry }] of stored) {
+      if (user !== this.user || (tab !== TAB && living.has(tab))) continue
+      const known = this.waiting.get(entry.segment)
+      if (!known || known.at < entry.at) this.keep(entry)
+      if (tab !== TAB) await del(key, DATABASE)
+    }
+    if (this.waiting.size) this.schedule(0)
+  }
+
+  private open = () => [...this.waiting.values()].filter((entry) => !entry.trouble)
 
   private schedule(delay: number) {
     window.clearTimeout(this.timer)
@@ -85,55 +155,101 @@ export class Outbox {
   private async send() {
     if (this.sending) return
     this.sending = true
-    let offline = false
-    for (const [id, entry] of Object.entries(this.entries).sort((one, other) => one[1].at - other[1].at)) {
-      try {
-        const answer = await api.patch<Answer>(`/segments/${id}`, body(entry))
-        const newer = this.entries[id]?.at !== entry.at
-        if (!newer) this.drop(id)
-        this.done(Number(id), answer, newer)
-      } catch (error) {
-        if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) {
-          offline = true
-          break
-        }
-        if (error instanceof ApiError && error.status === 401) {
-          offline = true
-          this.refused(Number(id), error.message)
-          break
-        }
-        this.drop(id)
-        this.refused(Number(id), (error as Error).message)
-      }
+    let blocked: Blocked | null = null
+    for (const entry of this.open().sort((one, other) => one.at - other.at)) {
+      blocked = await this.sendOne(entry)
+      if (blocked) break
     }
     this.sending = false
-    this.update(offline)
-    if (Object.keys(this.entries).length) this.schedule(offline ? RETRY : DELAY)
+    this.update(blocked)
+    if (this.open().length) this.schedule(blocked ? RETRY : DELAY)
+  }
+
+  private async sendOne(entry: Entry): Promise<Blocked | null> {
+    try {
+      const answer = await api.patch<Answer>(`/segments/${entry.segment}`, body(entry))
+      const newer = this.waiting.get(entry.segment)
+      if (newer && newer.at !== entry.at) this.keep({ ...newer, base: answer.segment.version })
+      else this.drop(entry.segment)
+      this.listeners.get(entry.project)?.done(answer, newer !== undefined && newer.at !== entry.at)
+      return null
+    } catch (error) {
+      const blocked = blockedBy(error)
+      if (!blocked) this.trouble(entry, error as ApiError)
+      return blocked
+    }
+  }
+
+  private trouble(entry: Entry, error: ApiError) {
+    const kind = error.status === 409 ? 'changed' : error.status === 404 ? 'gone' : 'refused'
+    const theirs = (error.body as { segment?: Segment } | undefined)?.segment
+    const now = this.waiting.get(entry.segment) ?? entry
+    const troubled = { ...now, trouble: { kind, message: error.message, theirs } as Trouble }
+    this.keep(troubled)
+    this.listeners.get(entry.project)?.troubled(troubled)
   }
 
   // The tab goes away: a last try that outlives it. The entries stay stored until a server has answered.
   private leave = () => {
-    for (const [id, entry] of Object.entries(this.entries))
-      void api.patch(`/segments/${id}`, body(entry), { keepalive: true }).catch(() => undefined)
+    for (const entry of this.open())
+      void api.patch(`/segments/${entry.segment}`, body(entry), { keepalive: true }).catch(() => undefined)
   }
 
-  private drop(id: string) {
-    delete this.entries[id]
-    this.keep()
-  }
-  private keep() {
-    localStorage.setItem(this.name, JSON.stringify(this.entries))
+  private key = (segment: number) => `${this.user}/${TAB}/${segment}`
+
+  private keep(entry: Entry) {
+    this.waiting.set(entry.segment, entry)
+    void set(this.key(entry.segment), { ...entry, user: this.user, tab: TAB }, DATABASE)
+    this.update(this.status.blocked)
   }
 
-  private update(offline: boolean) {
-    this.status = { waiting: Object.keys(this.entries).length, offline }
-    this.listeners.forEach((listener) => listener())
+  private drop(segment: number) {
+    this.waiting.delete(segment)
+    void del(this.key(segment), DATABASE)
+    this.update(this.status.blocked)
+  }
+
+  private update(blocked: Blocked | null) {
+    const troubled = [...this.waiting.values()].filter((entry) => entry.trouble)
+    this.status = { waiting: this.waiting.size - troubled.length, blocked, troubled }
+    this.watchers.forEach((watcher) => watcher())
   }
 }
 
-const body = (entry: Entry) => ({
-  target: entry.target,
-  origin: entry.origin,
-  ...(entry.confirm ? { confirm: true } : {}),
-  ...(entry.marked === undefined ? {} : { marked: entry.marked }),
+// What is no fault of the entry: it can go in later as it is.
+function blockedBy(error: unknown): Blocked | null {
+  if (error instanceof OfflineError) return 'unreachable'
+  if (!(error instanceof ApiError)) return 'unreachable'
+  if (error.status === 401 || error.code === 'forged') return 'signed-out'
+  if (error.code === 'disk-full') return 'disk-full'
+  return error.status >= 500 || error.status === 429 ? 'unreachable' : null
+}
+
+const now = () => performance.timeOrigin + performance.now()
+const lockOf = (tab: string) => `glossema-tab-${tab}`
+
+// A tab holds a lock as long as it lives. Without locks every other tab counts as closed: the server takes the same
+// wording twice without harm.
+async function livingTabs(): Promise<Set<string>> {
+  const held = (await navigator.locks?.query())?.held ?? []
+  return new Set(held.map((lock) => (lock.name ?? '').replace('glossema-tab-', '')))
+}
+const holdTab = () => navigator.locks?.request(lockOf(TAB), () => new Promise(() => undefined))
+
+const body = ({ target, origin, base, confirm, undone, marked }: Entry) => ({
+  target,
+  origin,
+  base,
+  ...(confirm ? { confirm } : {}),
+  ...(undone ? { undone } : {}),
+  ...(marked === undefined ? {} : { marked }),
 })
+
+let current: { user: number; outbox: Outbox } | undefined
+
+// The outbox of who is signed in; one for the whole tab.
+export function outboxOf(user: number): Outbox {
+  if (current?.user !== user) current = { user, outbox: new Outbox(user) }
+  identity(user, TAB)
+  return current.outbox
+}

@@ -330,3 +330,13 @@ export interface Readiness {
   items: Record<string, { count: number; words: number; places: Place[] }>
   words: Partial<Record<State, number>>
 }
+
+export interface ProjectAct {
+  id: number
+  kind: 'rules' | 'settings' | 'split' | 'join' | 'version' | 'put-back' | 'file-in' | 'file-out'
+  name: string
+  facts: { text?: string }
+  created_at: string
+  undone_at: string | null
+  author: string | null
+}

@@ -1,6 +1,7 @@
 // Today: what is due, in order of time, and the one thing to go on with.
 import { useQuery } from '@tanstack/react-query'
 import { App, Button } from 'antd'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate } from 'react-router'
 import { api } from '../shared/api'
@@ -9,6 +10,7 @@ import { daysUntil, longDate, number, pace, shortDate, time, weekday } from '../
 import { DropFiles, StateBar } from '../shared/parts'
 import type { Agenda, AgendaRow } from '../shared/types'
 import { beginBrief } from '../brief/dropping'
+import { Sending } from '../brief/Sending'
 
 export function Today() {
   const { t } = useTranslation()
@@ -19,10 +21,19 @@ export function Today() {
     queryFn: () => api.get<Agenda>('/today'),
     refetchOnMount: 'always',
   })
-  const drop = (files: File[]) =>
-    void beginBrief(files)
-      .then((id) => go(`/projects/${id}/brief`))
-      .catch((error: Error) => message.error(error.message))
+  const [sending, setSending] = useState<{ share: number | null; count: number }>({ share: null, count: 0 })
+  const drop = async (files: File[]) => {
+    if (!files.length) return
+    try {
+      setSending({ share: 0, count: files.length })
+      const id = await beginBrief(files, (share) => setSending({ share, count: files.length }))
+      void go(`/projects/${id}/brief`)
+    } catch (error) {
+      const text = (error as Error).message
+      void message.error(text === 'offline' ? t('app.offline') : text)
+      setSending({ share: null, count: 0 })
+    }
+  }
   const data = agenda.data
   return (
     <Frame>
@@ -36,7 +47,7 @@ export function Today() {
           onDragOver={(event) => event.preventDefault()}
           onDrop={(event) => {
             event.preventDefault()
-            drop([...event.dataTransfer.files])
+            void drop([...event.dataTransfer.files])
           }}
         >
           <section>
@@ -102,7 +113,8 @@ export function Today() {
             )}
           </section>
           <aside className="side">
-            <DropFiles onFiles={drop}>
+            <Sending {...sending} />
+            <DropFiles onFiles={(files) => void drop(files)}>
               <h2>{t('today.drop')}</h2>
               <p className="quiet">
                 {t('today.dropLead')}

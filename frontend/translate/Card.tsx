@@ -1,26 +1,19 @@
 // The open segment: its source, the target being written, and the proposals right below.
 import { useQuery } from '@tanstack/react-query'
-import {
-  useCallback,
-  useEffect,
-  useImperativeHandle,
-  useMemo,
-  useRef,
-  useState,
-  useSyncExternalStore,
-  type Ref,
-} from 'react'
+import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
-import { codeParts, markDifferences, parts, plain, written } from '../shared/content'
-import { fullDate } from '../shared/i18n'
-import { KEYS, proposalKey, shown } from '../shared/keys'
+import { codeParts, parts, plain, written } from '../shared/content'
+import { KEYS } from '../shared/keys'
 import { direction } from '../shared/languages'
 import { Key, Moon } from '../shared/parts'
 import type { Origin, Project, Proposal, Segment } from '../shared/types'
 import { CutLine } from './CutLine'
 import type { Store } from './store'
 import { TargetEditor, type TargetHandle } from './TargetEditor'
+import { Proposals } from './Proposals'
+import { TwoWordings } from './TwoWordings'
+import { blockedText, useUnsent } from './Unsent'
 import { Written } from './Written'
 
 export const proposalsQuery = (id: number) => ({
@@ -35,7 +28,7 @@ export interface CardHandle {
   take: (number?: number) => void
   choose: (step: number) => void
   missingCode: () => void
-  copySource: () => void
+  takeSource: () => void
   undo: () => void
   redo: () => void
   write: (value: string, origin: Origin) => void
@@ -61,14 +54,16 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
   // What the text of this segment goes back to as it is typed on.
   const origin = useRef<Origin>(segment.origin.kind ? segment.origin : { kind: 'typed' })
   const taking = useRef(false)
+  const showing = useRef(false)
   const { data, isFetching } = useQuery(proposalsQuery(segment.id))
   const proposals = useMemo(() => data?.proposals ?? [], [data])
   const [chosen, setChosen] = useState(0)
-  const status = useSyncExternalStore(store.outbox.subscribe, store.outbox.snapshot)
+  const status = useUnsent(store.outbox)
   const pending = store.outbox.pending(segment.id)
 
   const changed = useCallback(
     (value: string) => {
+      if (showing.current) return
       if (!taking.current) {
         const kind = origin.current.kind
         origin.current =
@@ -90,8 +85,19 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
     [segment.id, store],
   )
 
+  // A wording that came from elsewhere: it is shown, and is not typing.
+  const show = useCallback((value: string) => {
+    showing.current = true
+    target.current?.replace(value)
+    showing.current = false
+  }, [])
+  useEffect(() => {
+    if (!pending && target.current && target.current.value() !== segment.target) show(segment.target)
+  }, [pending, segment.target, segment.version, show])
+
   const take = useCallback(
     (number?: number) => {
+      if (number === 0) return put(segment.source, { kind: 'source' })
       const proposal = proposals[number === undefined ? Math.min(chosen, proposals.length - 1) : number - 1]
       if (proposal)
         put(
@@ -101,7 +107,7 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
             : { kind: 'memory', score: proposal.score, memory: proposal.memory, unit: proposal.unit },
         )
     },
-    [chosen, proposals, put],
+    [chosen, proposals, put, segment.source],
   )
 
   useImperativeHandle(
@@ -116,7 +122,7 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
       redo: () => target.current?.redo(),
       choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
       missingCode: () => target.current?.insertMissing(),
-      copySource: () => put(segment.source, { kind: 'source' }),
+      takeSource: () => take(0),
       finish: () => {
         const value = target.current?.value() ?? segment.target
         if (!value.trim()) {
@@ -157,6 +163,7 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
           <Where segment={segment} />
           <div
             className="source"
+            id={`source-${segment.id}`}
             lang={project.source_lang ?? undefined}
             dir={direction(project.source_lang)}
           >
@@ -181,12 +188,24 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
               source={segment.source}
               codes={segment.codes}
               label={t('translate.target', { number: segment.position })}
+              describedBy={`source-${segment.id}`}
               empty={t('translate.empty')}
               dir={direction(project.target_lang)}
               lang={project.target_lang ?? ''}
               onChange={changed}
+              onDropped={() => onSay(t('translate.droppedCharacters'))}
             />
           </div>
+          {pending?.trouble?.kind === 'changed' && (
+            <TwoWordings
+              entry={pending}
+              segment={segment}
+              project={project}
+              store={store}
+              outbox={store.outbox}
+              onTheirs={show}
+            />
+          )}
         </div>
       </div>
       <div className="foot">
@@ -212,43 +231,23 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
           {t('translate.finish')} <Key keys={KEYS.finish} />
         </button>
       </div>
-      {proposals.length ? (
-        <ol className="proposals" aria-label={t('translate.proposals')}>
-          {proposals.map((proposal, index) => (
-            <li
-              key={proposal.id}
-              className={index === chosen ? 'chosen' : ''}
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => {
-                setChosen(index)
-                take(index + 1)
-              }}
-            >
-              <span className="key">
-                <button
-                  type="button"
-                  tabIndex={-1}
-                  aria-label={t('translate.take', { number: index + 1 })}
-                  title={shown(proposalKey(index + 1))}
-                >
-                  <kbd>{index + 1}</kbd>
-                </button>
-              </span>
-              <Score proposal={proposal} />
-              <Offer proposal={proposal} segment={segment} project={project} />
-            </li>
-          ))}
-        </ol>
-      ) : (
-        <div className="nothing-here">
-          {isFetching ? t('translate.searching') : t('translate.noProposals')}
-        </div>
-      )}
+      <Proposals
+        proposals={proposals}
+        segment={segment}
+        project={project}
+        chosen={chosen}
+        searching={isFetching}
+        onTake={(number) => {
+          if (number > 0) setChosen(number - 1)
+          take(number)
+        }}
+      />
     </div>
   )
 
   function keptText() {
-    if (pending) return status.offline ? t('translate.waiting') : t('translate.sending')
+    if (pending?.trouble) return t('unsent.held')
+    if (pending) return status.blocked ? t(blockedText(status.blocked), { count: 1 }) : t('translate.sending')
     return segment.state === 'draft'
       ? `${t('states.draft')} ${t('translate.kept')}`
       : t(`states.${segment.state}`)
@@ -303,109 +302,4 @@ export function Where({ segment }: { segment: Segment }) {
     segment.block !== 'title' ? (
     <div className="where">{segment.path}</div>
   ) : null
-}
-
-// The score, which on request says how it came about.
-function Score({ proposal }: { proposal: Proposal }) {
-  const { t } = useTranslation()
-  const [shownNow, setShown] = useState(false)
-  const raw = proposal.raw ?? proposal.score + proposal.penalties.reduce((sum, one) => sum + one.points, 0)
-  const why = proposal.penalties.length
-    ? t('translate.why', {
-        raw,
-        list: proposal.penalties
-          .map((one) => `${one.points} ${t(`translate.penalty.${one.reason}`)}`)
-          .join(', '),
-      })
-    : t('translate.whyPlain', { raw })
-  return (
-    <span className="score">
-      <button
-        type="button"
-        tabIndex={-1}
-        title={why}
-        aria-expanded={shownNow}
-        aria-label={t('translate.whyLabel', { score: proposal.score })}
-        onClick={(event) => {
-          event.stopPropagation()
-          setShown(!shownNow)
-        }}
-      >
-        <b className="tab">{proposal.score}</b>
-      </button>
-      <span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span>
-      <span className="gauge" aria-hidden>
-        <i style={{ width: `${proposal.score}%` }} />
-      </span>
-      {shownNow && (
-        <span className="why" role="status">
-          {why}
-        </span>
-      )}
-    </span>
-  )
-}
-
-function Offer({ proposal, segment, project }: { proposal: Proposal; segment: Segment; project: Project }) {
-  const { t } = useTranslation()
-  const marked = proposal.differences.length
-    ? markDifferences(plain(segment.source, segment.codes), proposal.differences)
-    : []
-  const about = !proposal.memory
-    ? [t(`translate.offered.${proposal.kind}`)]
-    : [
-        t('translate.memoryLine'),
-        proposal.memory,
-        [proposal.author, proposal.changed_at && fullDate(proposal.changed_at)].filter(Boolean).join(', '),
-        proposal.client,
-        proposal.project,
-        proposal.subject,
-      ].filter(Boolean)
-  return (
-    <span>
-      <span className="text" lang={project.target_lang ?? undefined} dir={direction(project.target_lang)}>
-        <Written value={proposal.target} codes={segment.codes} changes={proposal.changes} />
-      </span>
-      {marked.some((one) => one.mark !== 'same') && (
-        <span className="compare" style={{ display: 'block' }}>
-          {marked.map((one, index) => {
-            // Words that stand side by side only through a difference are kept apart.
-            const gap = index > 0 && one.mark !== 'same' && marked[index - 1].mark !== 'same' ? ' ' : ''
-            return one.mark === 'gone' ? (
-              <span key={index}>
-                {gap}
-                <del>{one.text}</del>
-              </span>
-            ) : one.mark === 'new' ? (
-              <span key={index}>
-                {gap}
-                <ins>{one.text}</ins>
-              </span>
-            ) : (
-              one.text
-            )
-          })}
-        </span>
-      )}
-      {(proposal.changes ?? []).length > 0 && (
-        <span className="adapted" style={{ display: 'block' }}>
-          {t('translate.adaptedFrom', {
-            list: proposal.changes
-              ?.map((change) =>
-                t('translate.adaptedOne', {
-                  was: change.was,
-                  now: Array.from(plain(proposal.target, segment.codes))
-                    .slice(change.from, change.to)
-                    .join(''),
-                }),
-              )
-              .join(', '),
-          })}
-        </span>
-      )}
-      <span className="about-unit" style={{ display: 'block' }}>
-        {about.join(' · ')}
-      </span>
-    </span>
-  )
 }

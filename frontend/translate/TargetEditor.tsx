@@ -82,19 +82,37 @@ interface Props {
   source: string
   codes: Code[]
   label: string
+  // The element that holds the source.
+  describedBy: string
   empty: string
   dir: 'ltr' | 'rtl'
   lang: string
   onChange: (value: string) => void
+  // Characters that no document can hold were left out of what was pasted.
+  onDropped: () => void
   ref: Ref<TargetHandle>
 }
 
-export function TargetEditor({ value, source, codes, label, empty, dir, lang, onChange, ref }: Props) {
+const UNHOLDABLE = /[^\P{Cc}\t\n\r]|[\uFFFE\uFFFF]/gu
+
+export function TargetEditor({
+  value,
+  source,
+  codes,
+  label,
+  describedBy,
+  empty,
+  dir,
+  lang,
+  onChange,
+  onDropped,
+  ref,
+}: Props) {
   const place = useRef<HTMLDivElement>(null)
   const view = useRef<EditorView | null>(null)
-  const latest = useRef(onChange)
+  const latest = useRef({ onChange, onDropped })
   useEffect(() => {
-    latest.current = onChange
+    latest.current = { onChange, onDropped }
   })
 
   useEffect(() => {
@@ -102,6 +120,7 @@ export function TargetEditor({ value, source, codes, label, empty, dir, lang, on
       ({
         role: 'textbox',
         'aria-label': label,
+        'aria-describedby': describedBy,
         'aria-multiline': 'true',
         spellcheck: 'false',
         dir,
@@ -123,19 +142,33 @@ export function TargetEditor({ value, source, codes, label, empty, dir, lang, on
       // Pasted text stays one line; codes that the source does not have are left out.
       transformPasted: (slice) => {
         const kept: Node[] = []
+        let ended = false
         slice.content.descendants((node) => {
-          if (node.isText || (node.type.name === 'code' && known.has(written(partOf(node))))) kept.push(node)
+          // Paragraphs that were apart stay apart by a space.
+          if (node.isBlock) ended = kept.length > 0
+          const own = node.isText || (node.type.name === 'code' && known.has(written(partOf(node))))
+          if (own && ended) kept.push(schema.text(' '))
+          if (own) {
+            kept.push(node)
+            ended = false
+          }
           return true
         })
         return new Slice(Fragment.from(kept), 0, 0)
       },
-      clipboardTextParser: (text) =>
-        new Slice(Fragment.from(text ? schema.text(text.replace(/\s*[\r\n]+\s*/g, ' ')) : []), 0, 0),
+      clipboardTextParser: (text) => {
+        const joined = text.replace(/\s*[\r\n]+\s*/g, ' ')
+        const line = joined.replace(UNHOLDABLE, '')
+        if (line !== joined) latest.current.onDropped()
+        return new Slice(Fragment.from(line ? schema.text(line) : []), 0, 0)
+      },
+      // Blocks of other programs become lines of text here, so that words at their edges do not run together.
+      transformPastedHTML: (html) => html.replace(/<\/(p|div|li|h[1-6]|tr|blockquote)>|<br[^>]*>/gi, ' $&'),
       clipboardTextSerializer: (slice) => slice.content.textBetween(0, slice.content.size, ''),
       dispatchTransaction(change) {
         const state = editor.state.apply(change)
         editor.updateState(state)
-        if (change.docChanged) latest.current(writtenOf(state.doc))
+        if (change.docChanged) latest.current.onChange(writtenOf(state.doc))
       },
     })
     view.current = editor

@@ -1,6 +1,6 @@
 // Translate: the strip, the text with the open segment as a card in its place, the companion.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useVirtualizer } from '@tanstack/react-virtual'
+import { defaultRangeExtractor, useVirtualizer, type Range } from '@tanstack/react-virtual'
 import { App } from 'antd'
 import {
   memo,
@@ -26,7 +26,9 @@ import { useSettings } from '../shared/settings'
 import type { Project, Segment, Version } from '../shared/types'
 import { Card, Where, originText, proposalsQuery, type CardHandle } from './Card'
 import { Companion } from './Companion'
-import { Store, isUnfinished } from './store'
+import { isUnfinished, type Store } from './store'
+import { Unsent } from './Unsent'
+import { useStore } from './useStore'
 import { Strip } from './Strip'
 import { Written } from './Written'
 
@@ -73,9 +75,7 @@ export function Translate() {
 }
 
 function Text({ project, listing }: { project: Project; listing: Listing }) {
-  const { t } = useTranslation()
   const cache = useQueryClient()
-  const { message } = App.useApp()
   const { mode } = useSettings()
   const go = useNavigate()
   const hash = useLocation().hash
@@ -83,61 +83,7 @@ function Text({ project, listing }: { project: Project; listing: Listing }) {
   const say = useCallback((text: string) => {
     setSaid(text)
   }, [])
-  const [store, setStore] = useState<Store | null>(null)
-  useEffect(() => {
-    const made = new Store(
-      project.id,
-      listing.segments.map((segment) => ({ ...segment })),
-      (segment, text) =>
-        void message.error(
-          segment
-            ? t('translate.refused', { number: made.byId.get(segment)?.position ?? '', message: text })
-            : text,
-          8,
-        ),
-      (segment, filled, others) => {
-        const say = (text: string, action: string, done: () => void) =>
-          void message.open({
-            key: 'repeats',
-            type: 'info',
-            icon: <span />,
-            duration: 12,
-            content: (
-              <>
-                {text}{' '}
-                <button
-                  type="button"
-                  className="link"
-                  onClick={() => {
-                    message.destroy('repeats')
-                    done()
-                  }}
-                >
-                  {action}
-                </button>
-              </>
-            ),
-          })
-        const send = (work: Promise<{ segments: Segment[] }>, after?: (count: number) => void) =>
-          void work
-            .then((answer) => {
-              made.take(answer.segments)
-              after?.(answer.segments.length)
-            })
-            .catch((error: Error) => message.error(error.message))
-        const back = () => send(api.delete(`/segments/${segment}/repeats`))
-        if (others)
-          say(t('translate.others', { count: others }), t('translate.follow'), () =>
-            send(api.post(`/segments/${segment}/repeats`), (count) =>
-              say(t('translate.followed', { count }), t('translate.undo'), back),
-            ),
-          )
-        else say(t('translate.filledUndo', { count: filled }), t('translate.undo'), back)
-      },
-    )
-    setStore(made)
-    return () => made.outbox.dispose()
-  }, [listing, message, project.id, t])
+  const store = useStore(project.id, listing.segments)
   useEffect(() => {
     if (said) {
       const timer = window.setTimeout(() => setSaid(''), 4000)
@@ -163,7 +109,6 @@ interface ReadingProps {
 function Reading({ project, listing, store, mode, said, say, cache, hash, go }: ReadingProps) {
   const { t } = useTranslation()
   const revision = useSyncExternalStore(store.subscribe, store.snapshot)
-  const status = useSyncExternalStore(store.outbox.subscribe, store.outbox.snapshot)
   const [open, setOpen] = useState<number | null>(null)
   const [filter, setFilter] = useState('everything')
   const [file, setFile] = useState('all')
@@ -215,6 +160,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     count: order.length,
     getScrollElement: () => scroll.current,
     overscan: 8,
+    // The open segment keeps its editor, its undo and its keys when it is scrolled out of sight.
+    rangeExtractor: (range: Range) => withOpen(defaultRangeExtractor(range), openAt),
     getItemKey: (index) => order[index],
     estimateSize: (index) => {
       const segment = segments[index]
@@ -403,7 +350,7 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
       previousProposal: () => card.current?.choose(-1),
       takeProposal: () => card.current?.take(),
       missingCode: () => card.current?.missingCode(),
-      copySource: () => card.current?.copySource(),
+      takeSource: () => card.current?.takeSource(),
       comeBack: () => {
         if (open !== null) store.mark(open)
       },
@@ -421,6 +368,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
+      // While a character is being composed, keys belong to it.
+      if (event.isComposing) return
       if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])')) return
       const command = (Object.keys(actions) as Command[]).find(
         (name) => name !== 'undo' && name !== 'redo' && matches(event, KEYS[name]),
@@ -441,7 +390,7 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
 
   const done = useMemo(() => store.done(), [store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
   const current =
-    openSegment?.document_id ?? segments[items[0]?.index ?? 0]?.document_id ?? listing.documents[0]?.id
+    openSegment?.document_id ?? segments[rows.range?.startIndex ?? 0]?.document_id ?? listing.documents[0]?.id
   const rowOpen = useCallback((index: number) => openSegmentAt(index), [openSegmentAt])
   const openFromMap = useCallback((index: number) => openSegmentAt(index, 150), [openSegmentAt])
   const openFromPage = useCallback(
@@ -462,8 +411,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
         <Strip
           segments={segments}
           revision={revision}
-          from={items[0]?.index ?? 0}
-          to={items[items.length - 1]?.index ?? 0}
+          from={rows.range?.startIndex ?? 0}
+          to={rows.range?.endIndex ?? 0}
           open={openAt}
           mode={mode}
           onGo={openFromMap}
@@ -593,16 +542,11 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
               </button>
             </div>
           )}
-          {status.offline && status.waiting > 0 ? (
-            <div className="waiting-line" role="status">
-              {t('translate.waiting')} ({status.waiting})
+          <Unsent outbox={store.outbox} open={open} onGo={openFromPage} />
+          {said && (
+            <div className="said" role="status">
+              {said}
             </div>
-          ) : (
-            said && (
-              <div className="said" role="status">
-                {said}
-              </div>
-            )
           )}
           {folded && (
             <button
@@ -633,6 +577,9 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     </Frame>
   )
 }
+
+const withOpen = (shown: number[], open: number) =>
+  open < 0 || shown.includes(open) ? shown : [...shown, open].sort((one, other) => one - other)
 
 // A segment at rest: what is done shows its translation, the source receding; what is not shows its source.
 const Pair = memo(function Pair({

@@ -1,45 +1,75 @@
 // The segments of the open project, kept in the browser: one array, one open segment, listeners by segment.
-import type { Origin, Segment } from '../shared/types'
-import { Outbox } from '../shared/outbox'
+import type { Origin, Segment, State } from '../shared/types'
+import type { Answer, Draft, Entry, Outbox } from '../shared/outbox'
 
 const UNFINISHED = new Set(['untouched', 'draft'])
 export const isUnfinished = (segment: Segment) => UNFINISHED.has(segment.state)
 
+interface Hooks {
+  repeated: (id: number, filled: number, others: number) => void
+  troubled: (entry: Entry) => void
+  // The open segment was changed elsewhere while nobody typed in it here.
+  changedElsewhere: (segment: Segment) => void
+  // The translation memories have learned something.
+  learned: () => void
+}
+
 export class Store {
   readonly byId = new Map<number, Segment>()
-  readonly outbox: Outbox
   private listeners = new Set<() => void>()
   private revision = 0
+  // The text that each segment was confirmed with, as far as this page knows.
+  private confirmed = new Map<number, { target: string; state: State }>()
+  private stop: () => void
 
   constructor(
     readonly project: number,
     readonly segments: Segment[],
-    private readonly said: (id: number | null, text: string) => void,
-    repeated: (id: number, filled: number, others: number) => void,
+    readonly outbox: Outbox,
+    private readonly hooks: Hooks,
   ) {
-    segments.forEach((segment) => this.byId.set(segment.id, segment))
-    this.outbox = new Outbox(
-      `glossema.outbox.${project}`,
-      (id, answer, newer) => {
-        if (!newer) this.put(id, answer.segment)
-        answer.repeats.forEach((repeat) => {
-          if (!this.outbox.pending(repeat.id)) this.put(repeat.id, repeat)
-        })
-        if (answer.repeats.length || answer.others) repeated(id, answer.repeats.length, answer.others)
+    segments.forEach((segment) => {
+      this.byId.set(segment.id, segment)
+      this.noteConfirmed(segment)
+    })
+    this.stop = outbox.listen(project, {
+      done: (answer, newer) => this.answered(answer, newer),
+      troubled: (entry) => {
+        hooks.troubled(entry)
         this.changed()
       },
-      (id, message) => this.said(id, message),
-    )
+    })
     // What this browser still holds is newer than what the server gave.
     segments.forEach((segment) => {
-      const entry = this.outbox.pending(segment.id)
+      const entry = outbox.pending(segment.id)
       if (entry)
-        Object.assign(segment, {
-          target: entry.target,
-          origin: entry.origin,
-          state: entry.confirm ? 'translated' : entry.target ? 'draft' : 'untouched',
-        })
+        this.put(segment.id, { target: entry.target, origin: entry.origin, state: this.stateOf(entry) })
     })
+  }
+
+  dispose() {
+    this.stop()
+  }
+
+  private answered(answer: Answer, newer: boolean) {
+    const { segment, repeats, others } = answer
+    // What was typed since stays; only the version it is based on is another.
+    this.put(segment.id, newer ? { version: segment.version } : segment)
+    this.noteConfirmed(segment)
+    this.take(repeats)
+    if (repeats.length || others) this.hooks.repeated(segment.id, repeats.length, others)
+    if (!isUnfinished(segment)) this.hooks.learned()
+    this.changed()
+  }
+
+  private noteConfirmed(segment: Segment) {
+    if (!isUnfinished(segment)) this.confirmed.set(segment.id, segment)
+  }
+
+  private stateOf(entry: Entry): State {
+    if (entry.confirm) return 'translated'
+    if (entry.undone) return this.confirmed.get(entry.segment)?.state ?? 'draft'
+    return entry.target ? 'draft' : 'untouched'
   }
 
   subscribe = (listener: () => void) => {
@@ -53,14 +83,21 @@ export class Store {
   draft(id: number, target: string, origin: Origin) {
     const segment = this.byId.get(id)
     if (!segment || (segment.target === target && segment.state !== 'untouched')) return
-    this.put(id, { target, origin, state: target ? 'draft' : 'untouched' })
-    this.outbox.put(id, { target, origin })
+    // Typing taken back to what was confirmed is confirmed again.
+    const before = this.confirmed.get(id)
+    const undone = before?.target === target || undefined
+    this.send(segment, { target, origin, undone })
+    const typed: State = target ? 'draft' : 'untouched'
+    this.put(id, { target, origin, state: undone ? before!.state : typed })
     this.changed()
   }
 
   confirm(id: number, target: string, origin: Origin) {
+    const segment = this.byId.get(id)
+    if (!segment) return
+    this.send(segment, { target, origin, confirm: true })
     this.put(id, { target, origin, state: 'translated' })
-    this.outbox.put(id, { target, origin, confirm: true })
+    this.confirmed.set(id, { target, state: 'translated' })
     this.changed()
   }
 
@@ -68,15 +105,30 @@ export class Store {
     const segment = this.byId.get(id)
     if (!segment) return
     const marked = !segment.marked
+    this.send(segment, { target: segment.target, origin: segment.origin, marked })
     this.put(id, { marked })
-    this.outbox.put(id, { target: segment.target, origin: segment.origin, marked })
     this.changed()
+  }
+
+  private send(segment: Segment, fields: Pick<Draft, 'target' | 'origin'> & Partial<Draft>) {
+    this.outbox.put({
+      segment: segment.id,
+      project: this.project,
+      number: segment.position,
+      base: segment.version,
+      ...fields,
+    })
   }
 
   // What the server says of segments that changed there.
   take(segments: Segment[]) {
     segments.forEach((segment) => {
-      if (!this.outbox.pending(segment.id)) this.put(segment.id, segment)
+      if (this.outbox.pending(segment.id)) return
+      const before = this.byId.get(segment.id)
+      if (before && before.version >= segment.version && before.exempt === segment.exempt) return
+      this.put(segment.id, segment)
+      this.noteConfirmed(segment)
+      if (before && before.target !== segment.target) this.hooks.changedElsewhere(segment)
     })
     this.changed()
   }

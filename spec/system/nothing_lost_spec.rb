@@ -21,10 +21,7 @@ RSpec.describe "Nothing typed is lost" do
   it "waits out a lost network, says so, and is sent when it is back" do
     network(offline: true)
     type("Senza rete")
-    expect(page).to have_css(
-      "[role=status]",
-      text: "kept in this browser, sent when the server answers again"
-    )
+    expect(page).to have_css("[role=status]", text: "1 text waits safely in this browser")
     press(:control, :enter)
     expect(card).to have_css(".source", text: "Check the straps")
     type("Anche questo")
@@ -55,21 +52,110 @@ RSpec.describe "Nothing typed is lost" do
     eventually { expect(on_disk(segments[0]).target).to eq("Prima di chiudere") }
   end
 
-  it "keeps both wordings when two tabs write the same segment" do
+  def other_tab
+    page.switch_to_window(page.open_new_window(:tab))
+    visit "/projects/#{project.id}/translate##{segments[0].id}"
+    expect(card).to have_css(".source", text: "The rear deck")
+    yield
+    page.current_window.close
+    page.switch_to_window(page.windows.first)
+  end
+
+  it "shows at once what another tab wrote" do
+    other_tab do
+      type("Dalla seconda")
+      eventually { expect(on_disk(segments[0]).target).to eq("Dalla seconda") }
+    end
+    expect(editor).to have_text("Dalla seconda")
+    expect(page).to have_text("Segment 1 was changed elsewhere just now.")
+    type(" e prima")
+    eventually { expect(on_disk(segments[0]).target).to eq("Dalla seconda e prima") }
+  end
+
+  it "shows both wordings where two were written meanwhile; one is kept, the other stays in Past" do
     type("Dalla prima")
     eventually { expect(on_disk(segments[0]).target).to eq("Dalla prima") }
-    segments[0].reload.confirm(
-      "Dalla seconda",
-      origin: {
-        "kind" => "typed"
-      },
-      by: make_user("Matteo Ferrante")
-    )
+    segments[0].reload.keep_draft("Di Matteo", origin: { "kind" => "typed" },
+      by: make_user("Matteo Ferrante"))
     type(" scheda")
-    eventually { expect(on_disk(segments[0]).target).to eq("Dalla prima scheda") }
+    expect(card).to have_css(".two-wordings",
+      text: "Di Matteo").and have_css(".two-wordings", text: "Dalla prima scheda")
+    expect(on_disk(segments[0]).target).to eq("Di Matteo")
+    expect(faults).to eq([])
+    click_button "Keep the other one"
+    expect(editor).to have_text("Di Matteo", exact: true)
+    expect(page).to have_no_css(".two-wordings")
     click_button "Past"
-    expect(page).to have_css(".past li", text: "Dalla seconda")
-    find(".past li", text: "Dalla seconda").click_button("Write this again")
-    expect(editor).to have_text("Dalla seconda")
+    expect(page).to have_css(".past li", text: "Dalla prima scheda")
+
+    segments[0].reload.keep_draft("Ancora lui", origin: { "kind" => "typed" },
+      by: make_user("Matteo Ferrante"))
+    editor.click
+    type("!")
+    click_button "Keep yours"
+    eventually { expect(on_disk(segments[0]).target).to eq("Di Matteo!") }
+    expect(segments[0].versions.pluck(:target)).to include("Ancora lui")
+  end
+
+  # As in another tab.
+  def sign_out
+    sleep 0.5
+    page.evaluate_async_script("fetch('/api/session', { method: 'DELETE' }).then(arguments[0])")
+  end
+
+  it "waits for its owner when the session has ended, and goes in when she is back" do
+    sign_out
+    type("Senza sessione")
+    expect(page).to have_css("[role=status]", text: "You are signed out. 1 text waits")
+    other = make_user("Anneke Vos")
+    sign_in(other)
+    sleep 1
+    expect(on_disk(segments[0]).target).to eq("")
+    sign_out
+    sign_in(user)
+    visit "/projects/#{project.id}/translate"
+    eventually { expect(on_disk(segments[0]).target).to eq("Senza sessione") }
+    expect(editor).to have_text("Senza sessione")
+  end
+
+  it "keeps a text whose segment is gone until it is put away" do
+    network(offline: true)
+    type("Senza posto")
+    expect(page).to have_css("[role=status]", text: "waits safely")
+    project.documents.first.put_away(by: user)
+    Segment.discard(Segment.where(id: segments[0].id))
+    network(offline: false)
+    expect(page).to have_css(".waiting-line", text: "Segment 1 is no longer there. You had written:")
+    expect(page).to have_css(".waiting-line q", text: "Senza posto")
+    visit current_path
+    click_button "Put it away"
+    expect(page).to have_no_css(".waiting-line")
+  end
+
+  it "keeps the mark of a segment that is typed on, and is confirmed again when typing is undone" do
+    press(:alt, "m")
+    type("Uno {")
+    eventually { expect(on_disk(segments[0])).to have_attributes(target: "Uno \\{", marked: true) }
+    press(:control, :enter)
+    eventually { expect(on_disk(segments[0]).state).to eq("translated") }
+    press(:alt, :page_up)
+    type("x")
+    eventually { expect(on_disk(segments[0]).state).to eq("draft") }
+    press(:control, "z")
+    eventually { expect(on_disk(segments[0])).to have_attributes(target: "Uno \\{", state: "translated") }
+  end
+
+  it "takes pasted paragraphs as one line, without what no document can hold, however long" do
+    paste = <<~JS
+      const data = new DataTransfer()
+      data.setData('text/plain', arguments[1])
+      arguments[0].dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+    JS
+    page.execute_script(paste, editor.native, "Prima.\n\nSeconda.\u0001")
+    expect(page).to have_css("[role=status]", text: "Invisible characters")
+    eventually { expect(on_disk(segments[0]).target).to eq("Prima. Seconda.") }
+    long = "parola " * 1500
+    page.execute_script(paste, editor.native, long)
+    eventually { expect(on_disk(segments[0]).target.length).to be > 10_000 }
   end
 end

@@ -1,0 +1,77 @@
+// Everything thrown away in the last thirty days: brought back from here.
+import { useQuery } from '@tanstack/react-query'
+import { App } from 'antd'
+import { useTranslation } from 'react-i18next'
+import { api } from '../shared/api'
+import { Failure, Frame, Waiting } from '../shared/Frame'
+import { fullDate, time } from '../shared/i18n'
+
+interface Item {
+  kind: 'project' | 'document' | 'memory' | 'units' | 'rules'
+  id: number
+  name: string
+  place: string | null
+  at: string
+}
+
+export function PutAway() {
+  const { t } = useTranslation()
+  const { message } = App.useApp()
+  const list = useQuery({
+    queryKey: ['put-away'],
+    queryFn: () => api.get<{ items: Item[] }>('/put_aways'),
+    refetchOnMount: 'always',
+  })
+  const bringBack = async (item: Item) => {
+    try {
+      await api.patch(`/put_aways/${item.kind}-${item.id}`)
+      await list.refetch()
+      void message.success(t('putAway.back'))
+    } catch (error) {
+      void message.error((error as Error).message)
+    }
+  }
+  const items = list.data?.items
+  return (
+    <Frame>
+      {list.error && !items ? (
+        <Failure error={list.error} again={() => void list.refetch()} />
+      ) : !items ? (
+        <Waiting />
+      ) : (
+        <div className="sheet-view">
+          <h1>{t('putAway.title')}</h1>
+          <p className="quiet">{t(items.length ? 'putAway.lead' : 'putAway.none')}</p>
+          <ul className="lines">
+            {items.map((item) => (
+              <li key={`${item.kind}-${item.id}`} className="line">
+                <span>
+                  <b>{nameOf(item, t)}</b>{' '}
+                  <span className="quiet small">
+                    {[item.kind === 'units' ? '' : t(`putAway.kinds.${item.kind}`), item.place]
+                      .filter(Boolean)
+                      .join(' · ')}{' '}
+                    · {fullDate(item.at)}, {time(item.at)}
+                  </span>
+                </span>
+                <button
+                  type="button"
+                  className="link"
+                  aria-label={`${t('putAway.bring')}: ${nameOf(item, t)}`}
+                  onClick={() => void bringBack(item)}
+                >
+                  {t('putAway.bring')}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </Frame>
+  )
+}
+
+function nameOf(item: Item, t: (key: string, values?: Record<string, unknown>) => string): string {
+  if (item.kind === 'units') return t('putAway.units', { count: Number(item.name) })
+  return item.name || t('putAway.kinds.rules')
+}
