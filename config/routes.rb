@@ -5,6 +5,8 @@ Rails.application.routes.draw do
     resources :users, only: :create
     resource :today, only: :show, controller: "today"
     resource :settings, only: :update
+    resource :account, only: %i[update destroy]
+    resources :password_resets, only: %i[create update]
     resources :formats, only: :index
     resource :rules, only: %i[show update destroy]
     resources :rule_trials, only: :create

@@ -4,5 +4,11 @@ class ApplicationController < ActionController::Base
 
   private
 
-  def current_user = @current_user ||= User.find_by(id: session[:user_id])
+  def current_user = @current_user ||= User.of_session(session)
+
+  def begin_session(user)
+    reset_session
+    session[:user_id] = user.id
+    session[:mark] = user.session_mark
+  end
 end

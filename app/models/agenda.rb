@@ -1,5 +1,7 @@
 # Today: projects in order of time, the words left, and the one thing to go on with.
 class Agenda
+  WEEK = 7.days
+
   def initialize(user)
     @user = user
   end
@@ -12,7 +14,7 @@ class Agenda
       resume: resume,
       due_this_week:
         rows
-          .select { |one| one[:due_at] && one[:due_at] <= Time.current.end_of_week }
+          .select { |one| one[:due_at] && one[:due_at] <= WEEK.from_now }
           .sum { |one| one[:left] },
       words_per_hour: @user.words_per_hour
     }
@@ -88,7 +90,8 @@ class Agenda
         {
           id: project.id,
           name: project.name.presence || project.documents.first.name,
-          files: project.documents.size
+          files: project.documents.size,
+          created_at: project.created_at
         }
       end
   end

@@ -60,7 +60,6 @@ class Concordance
     @project
       .segments
       .where(Segment.arel_table[@side].matches(pattern))
-      .where.not(target: "")
       .joins(:document)
       .order("documents.position", :position)
       .limit(2000)

@@ -4,7 +4,8 @@ class DeliveredFile < ApplicationRecord
   belongs_to :document
   has_one_attached :content
 
-  def self.write(delivery, document)
+  # taken: the names there are in this delivery already.
+  def self.write(delivery, document, taken)
     opened = document.opened
     targets = document.targets
     states = opened.bilingual? ? document.states : {}
@@ -14,7 +15,7 @@ class DeliveredFile < ApplicationRecord
       create!(
         delivery: delivery,
         document: document,
-        name: name_for(document),
+        name: free_name(name_for(document, opened.format), taken),
         checksum: Digest::SHA256.hexdigest(bytes),
         byte_size: bytes.bytesize,
         proof: proof.to_h
@@ -23,11 +24,26 @@ class DeliveredFile < ApplicationRecord
     file
   end
 
+  # A file that cannot be opened does not go out.
+  def sound? = proof["differences"].none? { |difference| difference["what"] == "unreadable" }
+
+  # Files of one name, from two folders, stay two.
+  def self.free_name(name, taken)
+    extension = File.extname(name)
+    base = name.delete_suffix(extension)
+    (1..)
+      .lazy
+      .map { |number| number == 1 ? name : "#{base} (#{number})#{extension}" }
+      .find { |one| taken.add?(one.downcase) }
+  end
+
   # owners-manual.docx → owners-manual_it-IT.docx; a language tag of the source at the end of the name is
-  # replaced.
-  def self.name_for(document)
+  # replaced, and so is an ending that is not the format's.
+  def self.name_for(document, format)
     extension = File.extname(document.name)
-    base = File.basename(document.name, extension)
+    base = document.name.delete_suffix(extension)
+    known = format::EXTENSIONS.include?(extension.delete_prefix(".").downcase)
+    extension = ".#{format::EXTENSIONS.first}" unless known || extension.empty?
     source, target = document.project.source_lang, document.project.target_lang
     "#{base.sub(/[-_. ](?:#{Regexp.escape(source)}|#{Glossema::Languages.primary(source)})\z/i, "")}_" \
       "#{target}#{extension}"

@@ -18,13 +18,17 @@ class Delivery < ApplicationRecord
           number: project.deliveries.maximum(:number).to_i + 1,
           unfinished: Readiness.new(project).summary
         )
-      project.documents.select(&:ready?).each { |document| DeliveredFile.write(delivery, document) }
+      taken = Set.new
+      project.documents.select(&:ready?).each { |document| DeliveredFile.write(delivery, document, taken) }
       delivery.update!(learned: delivery.teach)
       delivery
     end
   end
 
-  # Memories that learn on delivery take in what is confirmed. Returns how many segments they took.
+  # Since when there is something new to learn: what an earlier delivery taught is known.
+  def changed_since = project.deliveries.where(number: ...number).maximum(:created_at) || Time.zone.at(0)
+
+  # Memories that learn on delivery take in what is confirmed and new. Returns how many segments they took.
   def teach
     attachments = project.attachments.learning("deliver").includes(:memory).to_a
     return 0 if attachments.empty?
@@ -32,7 +36,7 @@ class Delivery < ApplicationRecord
     taken =
       project
         .segments
-        .where(state: %w[translated reviewed final])
+        .where(state: %w[translated reviewed final], updated_at: changed_since..)
         .includes(:document)
         .find_each
         .count { |segment| attachments.each { |attachment| attachment.memory.learn(segment, by: user) } }

@@ -11,7 +11,8 @@ class Readiness
     {
       "untouched" => scope.where(state: "untouched"),
       "draft" => scope.where(state: "draft"),
-      "codes" => Segment.where(id: broken_codes).order(:id)
+      "codes" => Segment.where(id: broken_codes).order(:id),
+      "unholdable" => Segment.where(id: unholdable).order(:id)
     }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
       .reject { |_, item| item[:count].zero? }
   end
@@ -34,6 +35,12 @@ class Readiness
           text: segment.source_content.text.truncate(90)
         }
       end
+  end
+
+  # Targets with characters that no document can hold, from before these were left out.
+  def unholdable
+    pattern = Glossema::Content::UNHOLDABLE
+    scope.where.not(target: "").pluck(:id, :target).filter_map { |id, target| id if target.match?(pattern) }
   end
 
   def broken_codes

@@ -1,6 +1,7 @@
 # A translator with an account. Everything she owns hangs here.
 class User < ApplicationRecord
   has_secure_password
+  generates_token_for(:password_reset, expires_in: 20.minutes) { password_salt&.last(10) }
   has_many :clients, dependent: :destroy
   has_many :projects, -> { where(put_away_at: nil) }, dependent: nil, inverse_of: :user
   has_many :all_projects, class_name: "Project", dependent: :destroy, inverse_of: :user
@@ -10,6 +11,14 @@ class User < ApplicationRecord
 
   # Memories made on the command line before anybody signed up belong to whoever does so first.
   after_create { Memory.where(user_id: nil).update_all(user_id: id) if User.one? }
+
+  # Who is signed in, nil where the session was ended elsewhere.
+  def self.of_session(session)
+    find_by(id: session[:user_id], session_mark: session[:mark].to_s) if session[:user_id]
+  end
+
+  # All sessions begun so far are over.
+  def end_sessions = update!(session_mark: SecureRandom.hex(8))
 
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :name, presence: true

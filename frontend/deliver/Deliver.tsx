@@ -85,6 +85,9 @@ export function Deliver() {
                         <Link className="plain-link reading" to={`/projects/${id}/translate#${place.id}`}>
                           {place.text}
                         </Link>
+                        {project.data.documents.length > 1 && (
+                          <span className="quiet small">{place.file}</span>
+                        )}
                       </li>
                     ))}
                   </ul>
@@ -171,6 +174,16 @@ function Line({ delivery }: { delivery: Delivery }) {
                   {difference.message}
                 </span>
               ))}
+              {file.proof.differences.some((difference) => difference.what === 'unreadable') && (
+                <span className="small alarm" style={{ display: 'block' }}>
+                  {t('deliver.notIn')}
+                </span>
+              )}
+              {file.proof.left && (
+                <span className="small quiet" style={{ display: 'block' }}>
+                  {t('deliver.leftAsWas')} {file.proof.left.slice(0, 6).join(' · ')}
+                </span>
+              )}
             </span>
             <a className="link" href={`/api/delivered_files/${file.id}`} download={file.name}>
               {t('deliver.download')}

@@ -20,6 +20,8 @@ import { Failure } from '../shared/Frame'
 import { SettingsContext } from '../shared/settings'
 import { themeFor } from '../shared/theme'
 import type { User } from '../shared/types'
+import { Account } from '../settings/Account'
+import { NewPassword } from '../sign-in/NewPassword'
 import { SignIn } from '../sign-in/SignIn'
 import { Today } from '../today/Today'
 import { Translate } from '../translate/Translate'
@@ -70,6 +72,7 @@ function Glossema() {
               <Route path="/memories" element={<Memories />} />
               <Route path="/memories/:id" element={<MemoryView />} />
               <Route path="/settings/rules" element={<Rules />} />
+              <Route path="/settings/account" element={<Account />} />
               <Route path="/settings/put-away" element={<PutAway />} />
               <Route path="/projects/:id/rules" element={<Rules />} />
               <Route path="/projects/:id/brief" element={<Brief />} />
@@ -79,7 +82,10 @@ function Glossema() {
             </Routes>
           </SettingsContext>
         ) : signedOut ? (
-          <SignIn />
+          <Routes>
+            <Route path="/new-password/:token" element={<NewPassword />} />
+            <Route path="*" element={<SignIn />} />
+          </Routes>
         ) : me.error ? (
           <Failure error={me.error} again={() => void me.refetch()} />
         ) : null}

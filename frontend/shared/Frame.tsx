@@ -112,6 +112,7 @@ export function Frame({
                 onClick: () => setMode(mode === 'dark' ? 'light' : 'dark'),
               },
               { key: 'rules', label: <Link to="/settings/rules">{t('rules.title')}</Link> },
+              { key: 'account', label: <Link to="/settings/account">{t('account.title')}</Link> },
               { key: 'away', label: <Link to="/settings/put-away">{t('putAway.title')}</Link> },
               { key: 'out', label: t('app.signOut'), onClick: signOut },
             ],

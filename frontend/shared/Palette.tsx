@@ -27,9 +27,11 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
       ...commands
         .list()
         .map(([name, run]): Entry => ({ name: t(`commands.${name}`), keys: KEYS[name as Command], run })),
+      ...commands.named(),
       { name: t('app.today'), run: () => void go('/') },
       { name: t('app.memories'), run: () => void go('/memories') },
       { name: t('rules.title'), run: () => void go('/settings/rules') },
+      { name: t('account.title'), run: () => void go('/settings/account') },
       { name: t('putAway.title'), run: () => void go('/settings/put-away') },
       ...(project?.begun_at
         ? (['brief', 'translate', 'deliver'] as const).map((stage) => ({

@@ -1,8 +1,13 @@
-// The commands of the view that is open, for the palette.
+// The commands of the view that is open, for the palette: those with keys, and others by name alone.
 import type { Command } from './keys'
 
 type Run = () => void
+export interface Named {
+  name: string
+  run: Run
+}
 let current = new Map<Command, Run>()
+let named: Named[] = []
 
 export const commands = {
   offer(list: Partial<Record<Command, Run>>) {
@@ -12,5 +17,12 @@ export const commands = {
       if (current === own) current = new Map()
     }
   },
+  offerNamed(list: Named[]) {
+    named = list
+    return () => {
+      if (named === list) named = []
+    }
+  },
   list: () => [...current.entries()],
+  named: () => named,
 }

@@ -1,4 +1,4 @@
-// All keys in one map: command → key. Written as the user reads them; matched by the place of the key on the board.
+// All keys in one map: command → key. Written as the user reads them; matched by what the key writes.
 export const KEYS = {
   finish: 'Ctrl+Enter',
   close: 'Escape',
@@ -43,18 +43,26 @@ export const shown = (key: string) =>
     .map((part) => SHOWN[part] ?? part)
     .join(' ')
 
-const codeOf = (part: string) =>
-  /^[A-Z]$/.test(part) ? `Key${part}` : /^\d$/.test(part) ? `Digit${part}` : part
+// A letter is the one on the user's keyboard; where that writes no Latin letter, the place of the key decides.
+function isLetter(event: KeyboardEvent | React.KeyboardEvent, letter: string): boolean {
+  const typed = event.key.toUpperCase()
+  return /^[A-Z]$/.test(typed) ? typed === letter : event.code === `Key${letter}`
+}
+
+function isKey(event: KeyboardEvent | React.KeyboardEvent, name: string): boolean {
+  if (/^[A-Z]$/.test(name)) return isLetter(event, name)
+  if (/^\d$/.test(name)) return event.code === `Digit${name}`
+  return event.code === name || event.key === name || (name === 'Enter' && event.code === 'NumpadEnter')
+}
 
 export function matches(event: KeyboardEvent | React.KeyboardEvent, key: string): boolean {
   const wanted = key.split('+')
-  const last = codeOf(wanted[wanted.length - 1])
+  // On a Mac the Option key writes characters: those are typing.
+  if (mac && event.altKey && !event.ctrlKey && !event.metaKey && event.key.length === 1) return false
   return (
     (event.ctrlKey || event.metaKey) === wanted.includes('Ctrl') &&
     event.altKey === wanted.includes('Alt') &&
     event.shiftKey === wanted.includes('Shift') &&
-    (event.code === last ||
-      event.key === wanted[wanted.length - 1] ||
-      (last === 'Enter' && event.code === 'NumpadEnter'))
+    isKey(event, wanted[wanted.length - 1])
   )
 }

@@ -284,7 +284,7 @@ export interface AgendaRow {
 }
 export interface Agenda {
   projects: AgendaRow[]
-  briefs: { id: number; name: string; files: number }[]
+  briefs: { id: number; name: string; files: number; created_at: string }[]
   due_this_week: number
   words_per_hour: number
   resume: {
@@ -303,6 +303,8 @@ export interface Proof {
   codes: number
   identical: boolean
   differences: { unit: string | null; what: string; message: string }[]
+  // Texts computed from others that could not be renewed.
+  left?: string[]
 }
 export interface Delivery {
   id: number

@@ -10,6 +10,12 @@ export function SignIn() {
   const [fields, setFields] = useState({ name: '', email: '', password: '' })
   const [fault, setFault] = useState('')
   const [busy, setBusy] = useState(false)
+  const [said, setSaid] = useState('')
+  const forgotten = () =>
+    void api
+      .post('/password_resets', { email: fields.email })
+      .then(() => setSaid(t('account.forgottenLead')))
+      .catch((error: Error) => setFault(error.message))
   const set = (name: keyof typeof fields) => (event: React.ChangeEvent<HTMLInputElement>) =>
     setFields({ ...fields, [name]: event.target.value })
   const send = async (event: React.FormEvent) => {
@@ -33,6 +39,7 @@ export function SignIn() {
       </div>
       <form onSubmit={(event) => void send(event)}>
         <h1>{t(making ? 'sign.makeTitle' : 'sign.title')}</h1>
+        {said && <p role="status">{said}</p>}
         {fault && (
           <div className="fault" role="alert">
             {fault}
@@ -79,6 +86,11 @@ export function SignIn() {
         <Button type="primary" size="large" htmlType="submit" loading={busy}>
           {t(making ? 'sign.make' : 'sign.go')}
         </Button>
+        {!making && (
+          <button type="button" className="link" onClick={forgotten}>
+            {t('account.forgotten')}
+          </button>
+        )}
         <button
           type="button"
           className="link small"

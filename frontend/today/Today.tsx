@@ -132,7 +132,10 @@ export function Today() {
                         <Link className="plain-link" to={`/projects/${brief.id}/brief`}>
                           {brief.name}
                         </Link>{' '}
-                        <span className="quiet small">{t('today.briefFiles', { count: brief.files })}</span>
+                        <span className="quiet small">
+                          {t('today.briefFiles', { count: brief.files })} · {shortDate(brief.created_at)},{' '}
+                          {time(brief.created_at)}
+                        </span>
                       </span>
                       <button
                         type="button"

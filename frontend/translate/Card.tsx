@@ -129,9 +129,9 @@ export function Card({ segment, store, project, cutting, onCut, onFinish, onSay,
           onSay(t('translate.empty_target'))
           return false
         }
+        store.confirm(segment.id, value, origin.current)
         const lost = missingCodes(segment.source, value)
         if (lost.length) onSay(t('translate.lost', { codes: lost.join(' ') }))
-        store.confirm(segment.id, value, origin.current)
         return true
       },
     }),
@@ -263,7 +263,7 @@ function chosenText(inTarget: string): { text: string; side: 'source' | 'target'
   return { text: inSource ? (selection?.toString().trim() ?? '') : '', side: 'source' }
 }
 
-function missingCodes(source: string, target: string): string[] {
+export function missingCodes(source: string, target: string): string[] {
   const have = parts(target)
     .filter((part) => !('text' in part))
     .map(written)

@@ -24,7 +24,7 @@ import { useProjectNews } from '../shared/live'
 import { Key, MenuInPlace, Moon } from '../shared/parts'
 import { useSettings } from '../shared/settings'
 import type { Project, Segment, Version } from '../shared/types'
-import { Card, Where, originText, proposalsQuery, type CardHandle } from './Card'
+import { Card, Where, missingCodes, originText, proposalsQuery, type CardHandle } from './Card'
 import { Companion } from './Companion'
 import { isUnfinished, type Store } from './store'
 import { Unsent } from './Unsent'
@@ -251,8 +251,11 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
       const index = (Math.max(openAt, -1) + step + count) % count
       if (isUnfinished(store.byId.get(order[index])!)) return openSegmentAt(index)
     }
-    say(t('translate.allDone'))
-  }, [openAt, order, openSegmentAt, say, store, t])
+    // What the last segment lost is not talked over.
+    const last = open === null ? undefined : store.byId.get(open)
+    const codes = last ? missingCodes(last.source, last.target).join(' ') : ''
+    say(codes ? t('translate.lostAtEnd', { codes }) : t('translate.allDone'))
+  }, [open, openAt, order, openSegmentAt, say, store, t])
 
   // A text cut otherwise comes anew from the server; what is typed is there before.
   const recut = useCallback(
@@ -365,6 +368,19 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     [finish, close, nextUnfinished, openSegmentAt, openAt, open, store, join, lookUp, apart],
   )
   useEffect(() => commands.offer(actions), [actions])
+  useEffect(
+    () =>
+      commands.offerNamed(
+        ['everything', 'unfinished', 'marked'].map((what) => ({
+          name: t('palette.show', { what: t(`translate.${what}`) }),
+          run: () => {
+            setFilter(what)
+            setOpen(null)
+          },
+        })),
+      ),
+    [t],
+  )
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {

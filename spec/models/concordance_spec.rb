@@ -61,4 +61,12 @@ RSpec.describe Concordance do
     )
     expect(described_class.new([memory], text: "bell number").to_h[:hits]).to eq([])
   end
+
+  it "finds texts of the project that are not translated yet, by one character where there are no spaces" do
+    project = make_project(user, "自転車を点検する。", name: "a.txt")
+    hits = described_class.new([], project: project, text: "車").to_h[:hits]
+    expect(hits.map { |hit| hit.values_at(:source, :target, :state, :marks) }).to eq(
+      [["自転車を点検する。", "", "untouched", [[2, 3]]]]
+    )
+  end
 end

@@ -179,4 +179,53 @@ RSpec.describe "Accounts" do
       expect(mine.reload.client_id).to be_nil
     end
   end
+
+  describe "her own account" do
+    let(:user) { make_user }
+
+    before { sign_in(user) }
+
+    it "takes name, mail address, pace and pattern, and refuses what cannot be" do
+      patch "/api/account", params: { name: "Ines C.", email: "ines@new.example", words_per_hour: 420 },
+        as: :json
+      expect(user.reload).to have_attributes(name: "Ines C.", email: "ines@new.example", words_per_hour: 420)
+      patch "/api/account", params: { email: "nowhere" }, as: :json
+      expect(message).to eq("Email is not a mail address.")
+    end
+
+    it "changes the password only with the one there is, and ends all other sessions" do
+      patch "/api/account", params: { password: "a longer one", current_password: "wrong" }, as: :json
+      expect(body["error"]["code"]).to eq("password-wrong")
+      elsewhere = open_session
+      elsewhere.post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json
+      patch "/api/account", params: { password: "a longer one", current_password: "cargo-bicycle" }, as: :json
+      get "/api/session"
+      expect(response).to have_http_status(200)
+      elsewhere.get "/api/session"
+      expect(elsewhere.response).to have_http_status(401)
+    end
+
+    it "signs out everywhere" do
+      elsewhere = open_session
+      elsewhere.post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json
+      delete "/api/account"
+      elsewhere.get "/api/session"
+      expect(elsewhere.response).to have_http_status(401)
+    end
+
+    it "sets a forgotten password by a link from the log, once" do
+      delete "/api/session"
+      log = StringIO.new
+      Rails.logger.broadcast_to(ActiveSupport::Logger.new(log))
+      post "/api/password_resets", params: { email: user.email }, as: :json
+      post "/api/password_resets", params: { email: "nobody@nowhere.example" }, as: :json
+      expect(response).to have_http_status(202)
+      token = log.string[%r{/new-password/(\S+)}, 1]
+      patch "/api/password_resets/#{token}", params: { password: "a longer one" }, as: :json
+      expect(response).to have_http_status(200)
+      expect(user.reload.authenticate("a longer one")).to be_truthy
+      patch "/api/password_resets/#{token}", params: { password: "another one" }, as: :json
+      expect(body["error"]["code"]).to eq("link-old")
+    end
+  end
 end

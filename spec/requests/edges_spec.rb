@@ -152,14 +152,37 @@ RSpec.describe "The edges" do
   end
 
   {
-    "owners-manual.docx" => "owners-manual_it-IT.docx",
-    "manual_en-GB.docx" => "manual_it-IT.docx",
-    "manual.en.txt" => "manual_it-IT.txt",
-    "listen.txt" => "listen_it-IT.txt"
-  }.each do |from, to|
-    it "delivers #{from} as #{to}" do
+    ["owners-manual.docx", "Docx"] => "owners-manual_it-IT.docx",
+    ["manual_en-GB.docx", "Docx"] => "manual_it-IT.docx",
+    ["manual.en.txt", "PlainText"] => "manual_it-IT.txt",
+    ["listen.txt", "PlainText"] => "listen_it-IT.txt",
+    ["offer.pdf", "Docx"] => "offer_it-IT.docx"
+  }.each do |(from, format), to|
+    it "delivers #{from}, which is #{format}, as #{to}" do
       project = Project.new(source_lang: "en-GB", target_lang: "it-IT")
-      expect(DeliveredFile.name_for(Document.new(name: from, project: project))).to eq(to)
+      document = Document.new(name: from, project: project)
+      expect(DeliveredFile.name_for(document, Glossema::Formats.const_get(format))).to eq(to)
     end
+  end
+
+  it "delivers two files of one name as two, and learns on delivery only what is new" do
+    memory = make_memory(user, [], name: "Delivered")
+    learning = [{ "memory_id" => memory.id, "learns" => "deliver" }]
+    project = make_project(user, "Check the brakes.", name: "a.txt", memories: learning)
+    second = project.documents.first.dup
+    second.update!(position: 2)
+    second.original.attach(io: StringIO.new("Ring the bell."), filename: "a.txt", identify: false)
+    second.read_later
+    ReadDocumentJob.perform_now(second, second.run)
+    project.segments.each { |row| row.confirm("T", origin: {}, by: user) }
+    post "/api/projects/#{project.id}/deliveries", as: :json
+    expect(body["files"].map { |file| file["name"] }).to eq(["a_it-IT.txt", "a_it-IT (2).txt"])
+    expect(body["learned"]).to eq(2)
+    get "/api/deliveries/#{body["id"]}"
+    Zip::File.open_buffer(StringIO.new(response.body)) do |zip|
+      expect(zip.entries.map { |entry| entry.get_input_stream.read }).to eq(%w[T T])
+    end
+    post "/api/projects/#{project.id}/deliveries", as: :json
+    expect(body["learned"]).to eq(0)
   end
 end

@@ -146,6 +146,15 @@ RSpec.describe "Nothing is lost", type: :request do
       expect(states.map { |row| row[1] }).to eq(["T0", "T1", "Caricare il cassone."])
     end
 
+    it "offers what was written meanwhile where a text is cut as it once was" do
+      cut("paragraph")
+      project.reload.segments.order(:position).first.confirm("Freni e campanello.", origin: {}, by: user)
+      cut("sentence")
+      first = project.reload.segments.order(:position).first
+      expect(first.target).to eq("T0")
+      expect(first.alternatives.map { |one| one["target"] }).to include("Freni e campanello.")
+    end
+
     it "takes back a cut by hand" do
       before = states
       row = project.segments.order(:position).last
@@ -155,6 +164,18 @@ RSpec.describe "Nothing is lost", type: :request do
       expect(body.first).to include("kind" => "split", "facts" => { "text" => "Load the box." })
       delete "/api/projects/#{project.id}/acts/#{body.first["id"]}"
       expect(states).to eq(before)
+    end
+
+    it "parts a translation with its source, and its past goes with both halves" do
+      fresh = make_project(user, "Check the brakes; ring the bell.", name: "b.txt")
+      row = fresh.segments.first
+      row.confirm("Controllare i freni; suonare.", origin: {}, by: user)
+      post "/api/segments/#{row.id}/cut", params: { at: 18 }, as: :json
+      halves = fresh.reload.segments.order(:position).to_a
+      expect(halves.map { |one| [one.source, one.target, one.state] }).to eq(
+        [["Check the brakes;", "Controllare i freni;", "draft"], ["ring the bell.", "suonare.", "draft"]]
+      )
+      expect(halves.last.versions.map(&:target)).to include("Controllare i freni; suonare.")
     end
 
     it "brings rules back that were replaced" do

@@ -72,6 +72,8 @@ RSpec.describe "Cutting" do
     find("input[type=file]", visible: :all).set(
       file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml)
     )
+    expect(page).to have_text("1 translated segment has no place of its own any more")
+    click_button "Cut anew"
     eventually { expect(sources(document).first).to eq("Load approx. Half the box. Then go.") }
   end
 

@@ -4,7 +4,7 @@ module ApplicationCable
     identified_by :current_user
 
     def connect
-      self.current_user = User.find_by(id: @request.session[:user_id]) || reject_unauthorized_connection
+      self.current_user = User.of_session(@request.session) || reject_unauthorized_connection
     end
   end
 end

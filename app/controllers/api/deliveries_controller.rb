@@ -10,7 +10,7 @@ module Api
       delivery = Delivery.where(project: current_user.projects).find(params[:id])
       zip =
         Zip::OutputStream.write_buffer do |stream|
-          delivery.files.each do |file|
+          delivery.files.select(&:sound?).each do |file|
             stream.put_next_entry("#{delivery.project.target_lang}/#{file.name}")
             stream.write(file.content.download)
           end

@@ -23,8 +23,7 @@ module Api
         return refuse("sign-in-wrong", "Mail address and password do not go together.", :unauthorized)
       end
 
-      reset_session
-      session[:user_id] = user.id
+      begin_session(user)
       answer(UserResource.new(user))
     end
 

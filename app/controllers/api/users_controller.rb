@@ -16,8 +16,7 @@ module Api
 
     def create
       user = User.create!(params.permit(:name, :email, :password).reverse_merge(password: ""))
-      reset_session
-      session[:user_id] = user.id
+      begin_session(user)
       answer(UserResource.new(user), status: :created)
     end
   end

@@ -32,8 +32,34 @@ module Cutting
     CountProjectJob.perform_later(project)
   end
 
-  # Cuts a segment in two at an offset (code points) of its text.
+  # Cuts a segment in two at an offset (code points) of its text; its translation is parted by place.
   def split(segment, at, by:)
+    position, target = segment.position, segment.target_content
+    share = at.to_f / [segment.source_content.text.length, 1].max
+    cut_by_hand(segment, at, by)
+    part(position, target, share, by) unless target.blank?
+  end
+
+  # The translation of a text that was cut in two goes to both halves, as drafts, and so does its past.
+  def part(position, target, share, by)
+    rows = segments.reload.where(position: [position, position + 1]).order(:position).to_a
+    return unless rows.first.origin["kind"] == "earlier"
+
+    halves = Glossema::Segmentation::Parting.halves(target, share, project.target_lang)
+    add_history(rows.last, [rows.first])
+    rows.zip(halves) do |row, half|
+      own = moved_codes(half, row.source_content)
+      row.update!(
+        target: own.written,
+        state: own.blank? ? "untouched" : "draft",
+        origin: { kind: "earlier" },
+        version: row.version + 1
+      )
+      row.remember(by) unless own.blank?
+    end
+  end
+
+  def cut_by_hand(segment, at, by)
     change_by_hand(segment, by: by) do |opened, found|
       from, to = opened.span_of(found)
       unless at.between?(1, to - from - 1)
@@ -43,6 +69,8 @@ module Cutting
       [:add, from + at]
     end
   end
+
+  private :part, :cut_by_hand
 
   # Joins a segment with the one after it. Raises Refused when that belongs to another paragraph.
   def join(segment, by:)
@@ -114,7 +142,7 @@ module Cutting
   def add_cut(segment, position, lost, (began, begins), by)
     row = Segment.create!(Segment.row(self, segment, position))
     again = KeptTranslation.of(self, segment.unit.id, row.source)
-    return again.give(row) if again
+    return bring_again(again, row, lost[segment.unit.id].to_a) if again
 
     translated = lost[segment.unit.id].to_a.select { |one| one.target.present? }
     return if translated.empty?
@@ -144,6 +172,16 @@ module Cutting
     row.remember(by) if target
   end
 
+  # A text cut as it once was has its translation of then; what was written meanwhile is offered beside it.
+  def bring_again(kept, row, meanwhile)
+    kept.give(row)
+    newer = meanwhile.select { |one| one.target.present? && one.origin["kind"] != "earlier" }
+    offers = newer.map do |one|
+      { source: one.source_content.text, target: one.target_content.text, origin: "earlier" }
+    end
+    row.update!(alternatives: row.alternatives + offers) if offers.any?
+  end
+
   # What a text was before it was cut otherwise stays in its past.
   def add_history(row, before)
     rows =
@@ -166,10 +204,12 @@ module Cutting
   end
 
   # A translation with the codes of another cut of the same text.
-  def moved_target(old, content)
+  def moved_target(old, content) = moved_codes(old.target_content, content)
+
+  def moved_codes(target, content)
     known = content.codes.to_h { |code| [[code.key, code.kind], code] }
     Glossema::Content.new(
-      old.target_content.items.filter_map { |item| item.is_a?(String) ? item : known[[item.key, item.kind]] }
+      target.items.filter_map { |item| item.is_a?(String) ? item : known[[item.key, item.kind]] }
     ).well_formed
   end
 

@@ -1,0 +1,32 @@
+# Her account: what she sets of it, and an end to all of her sessions.
+module Api
+  class AccountsController < BaseController
+    # params: name, email, words_per_hour, reference_pattern; password with current_password.
+    def update
+      return change_password if params[:password].present?
+
+      current_user.update!(params.permit(:name, :email, :words_per_hour, :reference_pattern))
+      answer(UserResource.new(current_user))
+    end
+
+    # Signed out everywhere.
+    def destroy
+      current_user.end_sessions
+      reset_session
+      head :no_content
+    end
+
+    private
+
+    def change_password
+      unless current_user.authenticate(params[:current_password].to_s)
+        return refuse("password-wrong", "The password you have now is another one.")
+      end
+
+      current_user.update!(password: params[:password].to_s)
+      current_user.end_sessions
+      begin_session(current_user)
+      answer(UserResource.new(current_user))
+    end
+  end
+end

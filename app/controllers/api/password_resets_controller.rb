@@ -1,0 +1,29 @@
+# A forgotten password: a link to set a new one goes into the log of the server, and is good for a while.
+module Api
+  class PasswordResetsController < BaseController
+    skip_before_action :require_user
+    rate_limit to: 5,
+      within: 10.minutes,
+      with: -> { refuse("too-many", "Too many tries. Wait ten minutes, then try again.", :too_many_requests) }
+
+    # The same answer whether there is such an account or not.
+    def create
+      user = User.find_by(email: params[:email].to_s.strip.downcase)
+      if user
+        link = "#{request.base_url}/new-password/#{user.generate_token_for(:password_reset)}"
+        Rails.logger.warn("A new password for #{user.email} can be set at #{link}")
+      end
+      head :accepted
+    end
+
+    def update
+      user = User.find_by_token_for(:password_reset, params[:id])
+      return refuse("link-old", "This link is no longer good. Ask for a new one.") unless user
+
+      user.update!(password: params[:password].to_s)
+      user.end_sessions
+      begin_session(user)
+      answer(UserResource.new(user))
+    end
+  end
+end
