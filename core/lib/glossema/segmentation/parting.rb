@@ -19,20 +19,24 @@ module Glossema
         [first, second].map { |half| renumbered(half || Content.new([]), numbers) }
       end
 
+      # Ends of sentences first, then of clauses, then any border of words.
       def place(text, share, language)
         wanted = text.length * share
-        sentences = Segmenter.new(language).breaks(text)
-        nearest = sentences.min_by { |at| (at - wanted).abs }
-        return nearest if nearest && (nearest - wanted).abs <= text.length * NEAR
+        near = ->(place) { (place - wanted).abs <= text.length * NEAR }
+        closest = ->(places) { places.min_by { |at| (at - wanted).abs } }
+        sentence = closest.call(Segmenter.new(language).breaks(text).select(&near))
+        sentence || closest.call(borders(text, /(?<=[;:,–—][[:space:]])/).select(&near)) ||
+          closest.call(borders(text, /(?<=[[:space:]])/))
+      end
 
-        words = text.enum_for(:scan, /(?<=[[:space:]])(?=[^[:space:]])/).map { Regexp.last_match.begin(0) }
-        words.min_by { |at| (at - wanted).abs }
+      def borders(text, after)
+        text.enum_for(:scan, /#{after}(?=[^[:space:]])/).map { Regexp.last_match.begin(0) }
       end
 
       def renumbered(content, numbers)
         Content.new(content.items.map { |item| item.is_a?(String) ? item : item.with(id: numbers[item.key]) })
       end
-      private_class_method :place, :renumbered
+      private_class_method :place, :borders, :renumbered
     end
   end
 end
