@@ -12,12 +12,14 @@ class Concordance
     @words = text.to_s.scan(/[[:alnum:]\p{M}]+/).first(12)
   end
 
-  # {"hits" => [{…}], "more" => are there more?}. Hits of the project come first.
+  # {"hits" => [{…}], "more" => are there more?}. Hits of the project come first,
+  # those not translated yet last.
   def to_h
     return { hits: [], more: false } if @words.empty?
 
-    own, units = of_project, of_memories
-    { hits: (own + units).first(LIMIT), more: own.size + units.size > LIMIT }
+    translated, open = of_project.partition { |hit| hit[:target].present? }
+    hits = translated + of_memories + open
+    { hits: hits.first(LIMIT), more: hits.size > LIMIT }
   end
 
   private

@@ -302,7 +302,7 @@ function Search({
                       .filter(Boolean)
                       .join(' · ')
                   )}
-                  {open && (
+                  {open && hit.target && (
                     <>
                       {' '}
                       ·{' '}

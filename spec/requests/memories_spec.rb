@@ -308,11 +308,14 @@ RSpec.describe "Memories" do
     look =
       lambda do |**params|
         get("/api/projects/#{project.id}/concordance", params: params)
-        body["hits"].map do |hit|
+        body["hits"].reject { |hit| hit["target"].empty? }.map do |hit|
           [hit["kind"], hit["source"], hit["marks"].map { |from, to| hit[hit["side"]][from...to] }]
         end
       end
     expect(look.call(text: "the straps")).to eq([["memory", "Check the straps.", ["the straps"]]])
+    expect(body["hits"].last(2).map { |hit|
+      hit.values_at("kind", "state")
+    }).to eq([%w[project untouched]] * 2)
     expect(look.call(text: "straps check")).to eq([])
     expect(look.call(text: "straps check", way: "words")).to eq(
       [["memory", "Check the straps.", %w[Check straps]]]

@@ -9,7 +9,7 @@ RSpec.describe "Around the work" do
     fill_in "Password", with: "a long password"
     click_button "Make an account"
     expect(page).to have_text("No projects yet")
-    expect(page).to have_text("Nothing is due this week.")
+    expect(page).to have_text("Nothing is due within seven days.")
     expect(faults).to eq([])
     click_button "Your menu: Anneke Vos"
     find(".ant-dropdown-menu-item", text: "Sign out").click

@@ -98,7 +98,7 @@ RSpec.describe "Brief" do
     expect(page).to have_css(".side-list", text: "Left")
     click_button "Put away: Left"
     expect(page).to have_no_css(".side-list")
-    click_button "Menu: Ines Calloway"
+    click_button "Your menu: Ines Calloway"
     click_link "Put away"
     expect(faults).to eq([])
     click_button "Bring back: Left"
