@@ -185,7 +185,7 @@ export function Brief() {
               )}
             </DropFiles>
           )}
-          {project.begun_at && <Done project={id} attempt={attempt} />}
+          {project.begun_at && <Done project={id} stamp={query.dataUpdatedAt} attempt={attempt} />}
         </section>
         <section className="about">
           <About project={project} change={change} attempt={attempt} />

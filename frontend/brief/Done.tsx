@@ -1,24 +1,21 @@
 // What was done to the project as a whole: rules, cuts, files in and out. Each can be taken back from here.
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { fullDate, time } from '../shared/i18n'
 import type { ProjectAct } from '../shared/types'
 import type { Attempt } from './useChanges'
 
-export function Done({ project, attempt }: { project: number; attempt: Attempt }) {
+// stamp: changes whenever the project does, and the list is asked for anew.
+export function Done({ project, stamp, attempt }: { project: number; stamp: number; attempt: Attempt }) {
   const { t } = useTranslation()
   const acts = useQuery({
-    queryKey: ['acts', project],
+    queryKey: ['acts', project, stamp],
+    placeholderData: keepPreviousData,
     queryFn: () => api.get<ProjectAct[]>(`/projects/${project}/acts`),
-    refetchOnMount: 'always',
   })
   if (!acts.data?.length) return null
-  const takeBack = (act: ProjectAct) =>
-    attempt(async () => {
-      await api.delete(`/projects/${project}/acts/${act.id}`)
-      await acts.refetch()
-    })
+  const takeBack = (act: ProjectAct) => attempt(() => api.delete(`/projects/${project}/acts/${act.id}`))
   return (
     <section className="done">
       <h2>{t('done.title')}</h2>
