@@ -3,7 +3,7 @@
 module Glossema
   module Formats
     class Docx
-      class Results
+      class Results < ComputedTexts
         # Fields whose results are numbers, dates, or words that are nobody's text.
         SILENT_NAMES = %w[
           PAGE NUMPAGES SECTIONPAGES SECTION SEQ DATE TIME CREATEDATE SAVEDATE PRINTDATE EDITTIME PAGEREF
@@ -59,44 +59,18 @@ module Glossema
           def anchor(name) = groups&.last && groups.last[2] ||= name
         end
 
-        # stories: those of the file; the paragraphs of its places are learned before they are written.
+        # stories: those of the file.
         def initialize(stories)
+          super()
           @stories = stories
-          @renewal = Renewal.new
-        end
-
-        def left = @renewal.left.uniq
-
-        # The paragraphs of these places as they read before they are written.
-        def remember(places)
-          @before =
-            places.select(&:paragraph).map do |place|
-              node = place.paragraph.node
-              [place, Results.shown(node), Results.shown(node, label: true), anchors(node)]
-            end
-        end
-
-        # title: the document's title before and after, or nil. Answers the paths of the parts that changed.
-        def renew(title)
-          @renewal.learn(*title, weak: true) if title
-          @before.each { |place, *rest| learn(place, *rest) }
-          @stories.select { |story| story.xml && renew_story(story) }.map(&:path)
         end
 
         private
 
+        def renewed_parts = @stories.select { |story| story.xml && renew_story(story) }.map(&:path)
+
         def anchors(node)
           node.xpath(".//*[local-name()='bookmarkStart']").map { |mark| Styles.value(mark, "name") }
-        end
-
-        def learn(place, source, label, names)
-          node = place.paragraph.node
-          weak = !place.unit.block.match?(/heading|title/)
-          @renewal.learn(source, Results.shown(node), anchors: names, weak: weak)
-          return unless label
-
-          target = Results.shown(node, label: true)
-          @renewal.learn(label, target, weak: true) if target
         end
 
         def renew_story(story)

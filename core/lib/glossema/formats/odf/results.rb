@@ -3,7 +3,7 @@
 module Glossema
   module Formats
     class Odf
-      class Results
+      class Results < ComputedTexts
         INDEXES = "//*[local-name()='index-body']//*[local-name()='p'][not(ancestor::*[local-name()='index-" \
           "title'])]".freeze
         REFERENCES = %w[bookmark-ref reference-ref sequence-ref chapter title index-title-template].freeze
@@ -35,44 +35,18 @@ module Glossema
 
         # parts: {path => XML}.
         def initialize(parts)
+          super()
           @parts = parts
-          @renewal = Renewal.new
-        end
-
-        def left = @renewal.left.uniq
-
-        # The paragraphs of these places as they read before they are written.
-        def remember(places)
-          @before =
-            places.select(&:paragraph).map do |place|
-              node = place.paragraph.node
-              [place, Results.shown(node), Results.shown(node, label: true), anchors(node)]
-            end
-        end
-
-        # title: the document's title before and after, or nil. Answers the paths of the parts that changed.
-        def renew(title)
-          @renewal.learn(*title, weak: true) if title
-          @before.each { |place, *rest| learn(place, *rest) }
-          @parts.select { |_, xml| [renew_indexes(xml), renew_fields(xml)].any? }.keys
         end
 
         private
+
+        def renewed_parts = @parts.select { |_, xml| [renew_indexes(xml), renew_fields(xml)].any? }.keys
 
         def anchors(node)
           marks = ".//*[local-name()='bookmark-start' or local-name()='bookmark' or " \
             "local-name()='reference-mark-start']"
           node.xpath(marks).map { |mark| Odf.value(mark, "name") }
-        end
-
-        def learn(place, source, label, names)
-          node = place.paragraph.node
-          weak = !place.unit.block.match?(/heading|title/)
-          @renewal.learn(source, Results.shown(node), anchors: names, weak: weak)
-          return unless label
-
-          target = Results.shown(node, label: true)
-          @renewal.learn(label, target, weak: true) if target
         end
 
         def renew_indexes(xml)
