@@ -153,6 +153,23 @@ RSpec.describe Glossema::Proof do
     end
   end
 
+  describe "charts" do
+    let(:chart) do
+      text = ->(words) { "<c:strCache><c:pt idx=\"0\"><c:v>#{words}</c:v></c:pt></c:strCache>" }
+      "<c:chart xmlns:c=\"urn:c\">#{text["Rain covers"]}#{text["Rain covers"]}#{text["2026"]}</c:chart>"
+    end
+
+    it "are translated where they show names of series and categories, the same everywhere" do
+      opened = document(paragraph(run("See below.")), "word/chart1.xml" => chart)
+      expect(opened.segments.map { |segment| segment.content.text }).to eq(["See below.", "Rain covers"])
+      written = opened.write(pseudo(opened))
+      expect(parts_of(written)["word/chart1.xml"].scan(/<c:v>(.*?)</).flatten).to eq(
+        [*["Ŕàîñ çöṽéŕš ẋẋẋ"] * 2, "2026"]
+      )
+      expect(described_class.new(opened, written, pseudo(opened)).differences.map(&:message)).to eq([])
+    end
+  end
+
   describe "what is no text" do
     it "is no segment: marks and numbers by themselves, but for values" do
       opened = document(

@@ -68,6 +68,7 @@ module Glossema
           }
         }
         without_direction(xml)
+        xml.xpath(CACHED).each { |node| node.content = "" }
         xml
           .xpath("//*[local-name()='cNvPr' or local-name()='docPr']")
           .each { |node| %w[descr title].each { |name| node.remove_attribute(name) } }
@@ -167,11 +168,35 @@ module Glossema
           end
       end
 
+      # A text that a chart keeps of the table it was drawn from: names of series and categories.
+      CachedText =
+        Struct.new(:node) do
+          def content = Content.text(node.text)
+          def look = ""
+          def language = nil
+          def write(content, _target_language) = node.content = content.text
+        end
+      CACHED = ".//*[local-name()='strCache' or local-name()='multiLvlStrCache']//*[local-name()='v']".freeze
+
+      # What charts show of tables that are not seen themselves. The same text goes the same way wherever it
+      # stands in a chart.
+      def read_cached(path, xml)
+        nodes = xml.root.xpath(CACHED).select { |node| node.text.match?(/\p{L}/) }
+        nodes.group_by(&:text).each_value do |same|
+          first, *others = same.map { |node| CachedText.new(node) }
+          id = "#{short(path)}:c#{@counters["cached #{path}"] += 1}"
+          unit = Unit.new(id: id, path: "text of a chart", block: "chart", content: first.content, look: "")
+          mirrors = others.map { |other| Place.new(paragraph: other, part: path) }
+          @places << Place.new(unit: unit, paragraph: first, mirrors: mirrors, part: path)
+        end
+      end
+
       # Charts and diagrams of a part; the drawn copy of a diagram repeats its texts.
       def read_graphics(part)
         related(part, "chart").each do |path|
           xml = readable(path) or next
           read_drawing(Story.new(path: path, kind: "chart", xml: xml)) { ["chart", "text of a chart"] }
+          read_cached(path, xml)
         end
         drawn = related(part, "diagramDrawing")
         related(part, "diagramData").each_with_index do |path, index|

@@ -107,6 +107,7 @@ module Glossema
         puts = put_cells(contents)
         changed = put_headings(contents) + put_names(contents)
         changed << @strings_path if @strings_changed
+        changed.concat(renew_charts(contents))
         root = @strings_changed && parse(@strings_path).root
         root["uniqueCount"] = (@strings.size + @added.to_i).to_s if root && root["uniqueCount"]
         parts = parts.merge(serialized(changed))
@@ -119,6 +120,20 @@ module Glossema
       end
 
       private
+
+      # Charts show what stands in the cells: they are no units of their own.
+      def read_cached(path, xml) = (@charts ||= {})[path] = xml
+
+      # Charts show the cells as they read now; answers the paths of those that changed.
+      def renew_charts(contents)
+        texts = @taken.filter_map { |cell|
+          [cell.unit.content.text, contents[cell.unit.id]&.text]
+        }.to_h.compact
+        @charts.to_h.select { |_, xml|
+          nodes = xml.root.xpath(CACHED).select { |node| texts[node.text] }
+          nodes.each { |node| node.content = texts[node.text] }.any?
+        }.keys
+      end
 
       VIEW = %r{<((?:\w+:)?)sheetView\b}
       BEFORE_VIEWS = %r{<((?:\w+:)?)(?=(?:sheetFormatPr|cols|sheetData)\b)}
@@ -140,7 +155,9 @@ module Glossema
         text.b
       end
 
-      def textual?(path) = textual_part?(path) || @places.any? { |place| place.part == path }
+      def textual?(path)
+        textual_part?(path) || @charts.to_h.key?(path) || @places.any? { |place| place.part == path }
+      end
 
       def textual_part?(path) =
         @sheets.any? { |sheet| sheet.path == path } || path == @strings_path || path == @main ||
