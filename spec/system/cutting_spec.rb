@@ -54,7 +54,7 @@ RSpec.describe "Cutting" do
     expect(page).to have_css(".cut-text li.changed", text: "Five.")
     expect(sources(document).first).to eq("Load approx. Half the box.")
     click_button "Keep for this project"
-    expect(page).to have_text("These are this project’s own rules.")
+    expect(page).to have_text("These are this project’s own rules.", wait: 25)
     eventually { expect(sources(document).first(3)).to eq(["Load approx.", "Half the box.", "Then go."]) }
     expect(document.segments.find_by(source: "Then go.")).to have_attributes(
       target: "Poi via.",
@@ -72,7 +72,7 @@ RSpec.describe "Cutting" do
     find("input[type=file]", visible: :all).set(
       file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml)
     )
-    expect(page).to have_text("1 translated segment has no place of its own any more")
+    expect(page).to have_text("1 translated segment has no place of its own any more", wait: 25)
     click_button "Cut anew"
     eventually { expect(sources(document).first).to eq("Load approx. Half the box. Then go.") }
   end

@@ -1,0 +1,39 @@
+# Her account, from the menu: name and pace, the password, an end to all sessions; and a forgotten password.
+RSpec.describe "Account" do
+  let(:user) { make_user }
+
+  it "changes what she sets, and her password, and signs out everywhere" do
+    sign_in(user)
+    click_button "Your menu: Ines Calloway"
+    click_link "Account"
+    expect(faults).to eq([])
+    fill_in "Name", with: "Ines C."
+    fill_in "Words an hour", with: "420"
+    click_button "Keep"
+    expect(page).to have_text("Kept.")
+    expect(user.reload).to have_attributes(name: "Ines C.", words_per_hour: 420)
+
+    fill_in "Password now", with: "wrong"
+    fill_in "New password", with: "a longer one"
+    click_button "Change the password"
+    expect(page).to have_text("The password you have now is another one.")
+    fill_in "Password now", with: "cargo-bicycle"
+    click_button "Change the password"
+    expect(page).to have_text("The password is changed")
+    click_button "Sign out everywhere"
+    expect(page).to have_button("Sign in")
+  end
+
+  it "sets a new password by the link of a forgotten one" do
+    token = user.generate_token_for(:password_reset)
+    visit "/"
+    fill_in "Mail address", with: user.email
+    click_button "Password forgotten"
+    expect(page).to have_text("its log now holds a link")
+    visit "/new-password/#{token}"
+    expect(faults).to eq([])
+    fill_in "New password", with: "a longer one"
+    click_button "Set it"
+    expect(page).to have_css(".today h1")
+  end
+end
