@@ -1,5 +1,5 @@
-// The one main action of a brief: to begin, once what was changed is kept; and, where files could not be read, a word on
-// what would stay out.
+// The one main action of a brief: to begin, once what was changed is kept; and, where files could not be
+// read, a word on what would stay out.
 import { App, Button } from 'antd'
 import { useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'

@@ -1,4 +1,5 @@
-// Brief: the files as they are read on the left, what the project will be on the right. Everything is changed in place.
+// Brief: the files as they are read on the left, what the project will be on the right. Everything is changed
+// in place.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, DatePicker, InputNumber } from 'antd'
 import dayjs from 'dayjs'

@@ -1,5 +1,5 @@
-// Changes to a brief, one after the other in the order they were made, so that what is shown is what is kept; whatever
-// builds on them waits for them.
+// Changes to a brief, one after the other in the order they were made, so that what is shown is what is kept;
+// whatever builds on them waits for them.
 import { App } from 'antd'
 import { useCallback, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'

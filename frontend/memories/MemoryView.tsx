@@ -1,4 +1,5 @@
-// Inside a memory: search first, facets beside, units to read and to edit in place, many at once, what deserves a look, and its history.
+// Inside a memory: search first, facets beside, units to read and to edit in place, many at once, what
+// deserves a look, and its history.
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, Button, Input } from 'antd'
 import { useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'

@@ -1,4 +1,5 @@
-// Segmentation rules: a table for each language on the left, her own text cut by them on the right as she types.
+// Segmentation rules: a table for each language on the left, her own text cut by them on the right as she
+// types.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, Button, Input, Select } from 'antd'
 import { useEffect, useRef, useState } from 'react'
@@ -375,7 +376,8 @@ function Table({ ruling, base, project }: { ruling: Ruling; base: string; projec
   )
 }
 
-// The group whose pattern fits a language; the patterns are those of the file, matched here only to choose what is shown first.
+// The group whose pattern fits a language; the patterns are those of the file, matched here only to choose
+// what is shown first.
 function groupOf(groups: RuleGroup[], language: string): number {
   const at = groups.findIndex((group) => {
     try {

@@ -1,4 +1,5 @@
-// The written form of content as the core gives it: text with {1} … {/1} and {2/}, a backslash before a literal brace.
+// The written form of content as the core gives it: text with {1} … {/1} and {2/}, a backslash before a
+// literal brace.
 import type { Code, Difference } from './types'
 
 export type Part = { text: string } | { id: number; kind: 'open' | 'close' | 'alone' }

@@ -43,7 +43,8 @@ export const shown = (key: string) =>
     .map((part) => SHOWN[part] ?? part)
     .join(' ')
 
-// A letter is the one on the user's keyboard; where that writes no Latin letter, the place of the key decides.
+// A letter is the one on the user's keyboard; where that writes no Latin letter, the place of the key
+// decides.
 function isLetter(event: KeyboardEvent | React.KeyboardEvent, letter: string): boolean {
   const typed = event.key.toUpperCase()
   return /^[A-Z]$/.test(typed) ? typed === letter : event.code === `Key${letter}`

@@ -1,6 +1,7 @@
-// What was typed and is not yet on the server. Every key press is written to the browser's own database, for each person and
-// tab apart, sent shortly after, and tried again until the server has it: through a lost network, a closed tab, a restarted
-// server, a session that ended. Nothing in it is ever thrown away but by its owner.
+// What was typed and is not yet on the server. Every key press is written to the browser's own database, for
+// each person and tab apart, sent shortly after, and tried again until the server has it: through a lost
+// network, a closed tab, a restarted server, a session that ended. Nothing in it is ever thrown away but by
+// its owner.
 import { createStore, del, entries as storedEntries, set } from 'idb-keyval'
 import { ApiError, OfflineError, api, identity } from './api'
 import type { Origin, Segment } from './types'
@@ -27,7 +28,8 @@ export interface Entry {
 }
 export type Draft = Omit<Entry, 'at' | 'trouble'>
 export type Answer = { segment: Segment; repeats: Segment[]; others: number }
-// Why what waits is not sent: the server does not answer, its disk is full, nobody or somebody else is signed in.
+// Why what waits is not sent: the server does not answer, its disk is full, nobody or somebody else is signed
+// in.
 export type Blocked = 'unreachable' | 'disk-full' | 'signed-out'
 export interface Status {
   waiting: number
@@ -228,8 +230,8 @@ function blockedBy(error: unknown): Blocked | null {
 const now = () => performance.timeOrigin + performance.now()
 const lockOf = (tab: string) => `glossema-tab-${tab}`
 
-// A tab holds a lock as long as it lives. Without locks every other tab counts as closed: the server takes the same
-// wording twice without harm.
+// A tab holds a lock as long as it lives. Without locks every other tab counts as closed: the server takes
+// the same wording twice without harm.
 async function livingTabs(): Promise<Set<string>> {
   const held = (await navigator.locks?.query())?.held ?? []
   return new Set(held.map((lock) => (lock.name ?? '').replace('glossema-tab-', '')))

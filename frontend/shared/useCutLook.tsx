@@ -1,4 +1,5 @@
-// A look before a text is cut anew: what would become of its translation. Nothing is asked where nothing would change.
+// A look before a text is cut anew: what would become of its translation. Nothing is asked where nothing
+// would change.
 import { App } from 'antd'
 import { useCallback } from 'react'
 import { useTranslation } from 'react-i18next'

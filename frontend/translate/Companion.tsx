@@ -1,4 +1,5 @@
-// The companion beside the text: the page as it will look, words looked up, and the history of the open segment.
+// The companion beside the text: the page as it will look, words looked up, and the history of the open
+// segment.
 import { useQuery } from '@tanstack/react-query'
 import { Input } from 'antd'
 import { memo, useDeferredValue, useEffect, useRef, useState } from 'react'

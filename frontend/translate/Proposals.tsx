@@ -1,4 +1,5 @@
-// What is offered for the open segment: the source itself as number 0, then a row for each proposal, best first.
+// What is offered for the open segment: the source itself as number 0, then a row for each proposal, best
+// first.
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { markDifferences, plain } from '../shared/content'

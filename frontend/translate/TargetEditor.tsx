@@ -177,8 +177,8 @@ export function TargetEditor({
       view.current = null
       editor.destroy()
     }
-    // One editor for each segment: the card is keyed by it. A value that changes from outside goes through replace.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // One editor for each segment: the card is keyed by it. A value that changes from outside goes through
+    // replace. eslint-disable-next-line react-hooks/exhaustive-deps
   }, [])
 
   useImperativeHandle(

@@ -197,7 +197,8 @@ function Reading({ project, listing, store, mode, said, say, cache, hash, go }: 
     [order, rows],
   )
 
-  // The column never jumps: until things have settled, or a hand scrolls, the card's top is kept where it was meant to be.
+  // The column never jumps: until things have settled, or a hand scrolls, the card's top is kept where it was
+  // meant to be.
   useLayoutEffect(() => {
     const element = scroll.current
     if (anchor.current === null || openAt < 0 || !element) return

@@ -1,4 +1,5 @@
-// Two wordings of one segment: hers, and the one that came from elsewhere meanwhile. One is kept, the other stays in Past.
+// Two wordings of one segment: hers, and the one that came from elsewhere meanwhile. One is kept, the other
+// stays in Past.
 import { App } from 'antd'
 import { useTranslation } from 'react-i18next'
 import type { Entry, Outbox } from '../shared/outbox'

@@ -1,5 +1,5 @@
-// What was written and is not on the server: how many texts wait and why; and those that cannot go in as they are, each
-// with what can be done about it.
+// What was written and is not on the server: how many texts wait and why; and those that cannot go in as they
+// are, each with what can be done about it.
 import { useState, useSyncExternalStore } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Blocked, Entry, Outbox } from '../shared/outbox'

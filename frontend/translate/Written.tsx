@@ -1,4 +1,5 @@
-// A content with its codes as tokens, to read. Changed stretches of the text, [from, to] in its letters, are marked.
+// A content with its codes as tokens, to read. Changed stretches of the text, [from, to] in its letters, are
+// marked.
 import { Fragment, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { parts } from '../shared/content'

@@ -1,5 +1,5 @@
-// The store of the open project: made from what the server lists and what this browser still holds, told of what changes
-// elsewhere, and what it says to its user.
+// The store of the open project: made from what the server lists and what this browser still holds, told of
+// what changes elsewhere, and what it says to its user.
 import { useQueryClient } from '@tanstack/react-query'
 import { App } from 'antd'
 import { useCallback, useEffect, useState } from 'react'
