@@ -9,7 +9,9 @@ gem "bootsnap", require: false
 gem "solid_queue", "~> 1.1"
 gem "solid_cable", "~> 3.0"
 gem "vite_rails", "~> 3.0"
+gem "caxlsx", "~> 4.1", require: false
 gem "alba", "~> 3.5"
+gem "typelizer", "~> 0.14"
 gem "glossema-core", path: "core"
 gem "chunky_png", "~> 1.4", require: false
 
@@ -22,6 +24,8 @@ gem "minitest", "~> 5.25"
 group :development, :test do
   gem "rspec-rails", "~> 7.1"
   gem "rubocop", "~> 1.60", require: false
+  gem "brakeman", "~> 7.0", require: false
+  gem "bundler-audit", "~> 0.9", require: false
 end
 
 group :test do

@@ -25,6 +25,22 @@ module MemoryUnits
     (count - sample.size).times { yield varied(random) }
   end
 
+  # So many units as a TMX file from English to Dutch.
+  def write_tmx(path, count)
+    pairs = each(count).lazy.map { |source, target| pair(source, target) }
+    File.open(path, "w") do |io|
+      Glossema::Exchange::Tmx.write(io, pairs, source_lang: "en", target_lang: "nl")
+    end
+  end
+
+  def pair(source, target)
+    Glossema::Exchange::Tmx::Pair.new(
+      source: Glossema::Content.escape(source),
+      target: Glossema::Content.escape(target),
+      attributes: { "author" => "Anneke Vos", "created_at" => "2026-01-01T00:00:00Z" }
+    )
+  end
+
   def varied(random)
     source, target = sample[random.rand(sample.size)]
     other, other_target = sample[random.rand(sample.size)]

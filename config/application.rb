@@ -15,6 +15,16 @@ module GlossemaApp
   # The folder of databases and files, and whether it is a fresh one.
   DATA = Pathname.new(ENV["GLOSSEMA_DATA"].presence || File.expand_path("../storage", __dir__)).expand_path
 
+  # What signs sessions: made once and kept with the data, for the owner's eyes only.
+  def self.secret
+    path = DATA.join("secret")
+    return path.read.strip if path.exist? && !path.empty?
+
+    DATA.mkpath
+    File.open(path, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { |file| file.write(SecureRandom.hex(64)) }
+    path.read
+  end
+
   class Application < Rails::Application
     config.load_defaults 7.2
     config.autoload_lib(ignore: %w[tasks memory_commands.rb])
@@ -32,10 +42,9 @@ module GlossemaApp
     config.session_store :cookie_store, key: "_glossema", httponly: true, expire_after: 14.days
     config.cache_store = :memory_store
     config.yjit = true
-    # The index of memories makes its own tables.
-    config.after_initialize do
-      ActiveRecord::SchemaDumper.ignore_tables += [/\Amemory_(?:parts|postings|fresh|texts.*)\z/]
-    end
+    # Tables that Ruby's schema file cannot say: without row ids, for full text.
+    config.active_record.schema_format = :sql
+    config.active_record.dump_schema_after_migration = Rails.env.development? || Rails.env.test?
     config.middleware.use Rack::Deflater
     config.i18n.available_locales = [:en]
   end

@@ -10,7 +10,18 @@ Rails.application.routes.draw do
     resources :formats, only: :index
     resource :rules, only: %i[show update destroy]
     resources :rule_trials, only: :create
-    resources :clients, only: %i[index create]
+    resources :clients, only: %i[index show create update destroy] do
+      resource :logo, only: %i[show update destroy]
+      resource :rules, only: %i[show update destroy]
+      resources :rule_trials, only: :create
+    end
+    resources :rate_cards, only: %i[index create update destroy]
+    resources :templates, only: :index
+    resources :quick_counts, only: %i[create update]
+    resources :reports, only: %i[index show update]
+    resources :quotes, only: %i[index show create update]
+    resources :reference_files, only: %i[show destroy]
+    resource :pace, only: :show
     resources :put_aways, only: %i[index update]
     resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
@@ -29,6 +40,9 @@ Rails.application.routes.draw do
       resources :rule_trials, only: :create
       resources :exceptions, only: :create
       resources :documents, only: :create
+      resources :templates, only: :create
+      resources :reports, only: :create
+      resources :reference_files, only: %i[index create]
       resources :segments, only: :index
       resource :cut_look, only: :create
       resources :acts, only: %i[index destroy], controller: "project_acts"

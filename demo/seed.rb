@@ -1,5 +1,6 @@
 # The demo: Ines Calloway with two clients, two memories and three projects. Never touches data that is there.
 require_relative "manual"
+require_relative "office"
 require_relative "stock"
 
 module Demo
@@ -37,13 +38,31 @@ module Demo
           PELL => @user.clients.create!(name: PELL, code: "PRC")
         }
         make_memories
+        set_up_office
       end
-      kiln_guide
-      untouched
-      half_translated
+      guide = kiln_guide
+      leaflet = untouched
+      manual = half_translated
+      make_counts(manual, leaflet, guide)
     end
 
     private
+
+    def set_up_office
+      @office = Office.new(@user)
+      @office.furnish(@clients.values_at(TARNHOLT, PELL))
+      @office.give(@clients[TARNHOLT], [[@delivered, "deliver", 0], [@life, "never", 5]])
+      @office.give(@clients[PELL], [[@life, "deliver", 0]])
+    end
+
+    # The manual counted without memories, to lay beside; a quote that was accepted, and one that is open.
+    def make_counts(manual, leaflet, guide)
+      @office.count(manual, against: [])
+      @office.quote(@office.count(manual), "accepted")
+      @office.quote(@office.count(leaflet), "open")
+      @office.count(guide)
+      manual.save_as_template("Tarnholt manuals, English into Italian")
+    end
 
     def memory(name, description, pairs)
       memory =
@@ -169,7 +188,7 @@ module Demo
           subject: subject,
           source_lang: "en-GB",
           target_lang: "it-IT",
-          due_at: WorkingDays.after(days, hour: 15)
+          due_at: @user.days_from_now(days, hour: 15)
         )
       files.each_with_index do |(file, bytes), index|
         document =
@@ -189,6 +208,8 @@ module Demo
       project.attachments.create!(memory: @life, position: 2, learns: "never", penalty: 5)
       project.reload.begin!
       CountProjectJob.perform_now(project)
+      # Counted with the rest, when all is as it should be.
+      Report.where(project: project).destroy_all
       project
     end
 
@@ -218,6 +239,7 @@ module Demo
         by: @user
       )
       project.update!(last_segment_id: draft&.id, opened_at: Time.current)
+      project
     end
 
     def translate(segment)
@@ -282,6 +304,7 @@ module Demo
             by: @user
           )
         end
+      project
     end
   end
 end

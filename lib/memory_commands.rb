@@ -1,13 +1,10 @@
 # The commands of bin/glossema that read or write memories, in the database of the application.
 require "glossema/cli"
-require "etc"
+require_relative "side_by_side"
 
 class MemoryCommands < Glossema::Cli
   COMMANDS = %w[memory count].freeze
   ACTIONS = %w[create import export lookup list].freeze
-  # So many texts are looked up by several processes, of which there are so many at most.
-  MANY = 200
-  CORES = 4
 
   # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns
   # the exit status.
@@ -58,14 +55,14 @@ class MemoryCommands < Glossema::Cli
     name = argument("NAME")
     source, target = need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")
     if Memory.present.exists?(name: name)
-      raise Glossema::Refused.new("name-taken", "There is a memory called “#{name}” already.")
+      raise Glossema::Refused.new("name-taken", name: name)
     end
 
     made = Memory.create!(name: name, source_lang: source, target_lang: target, user: User.order(:id).first)
     say("id" => made.id, "name" => name, "source_lang" => source, "target_lang" => target)
     DONE
   rescue ActiveRecord::RecordInvalid => e
-    raise Glossema::Refused.new("memory-invalid", "#{e.record.errors.full_messages.join(". ")}.")
+    raise Glossema::Refused.new("memory-invalid", faults: e.record.errors.full_messages.join(". "))
   end
 
   def memory_list
@@ -86,11 +83,11 @@ class MemoryCommands < Glossema::Cli
 
   def memory_import
     memory, path = named(argument("NAME")), argument("FILE")
-    raise Glossema::Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
+    raise Glossema::Refused.new("missing", path: path) unless File.file?(path)
 
     @file_name = File.basename(path)
     # A file that is written all over is not worth mapping into memory.
-    MemoryIndex.connection.execute("PRAGMA mmap_size = 0")
+    Memory::Index.connection.execute("PRAGMA mmap_size = 0")
     columns = @options[:format].empty? ? {} : { "columns" => @options[:format] }
     change =
       memory.acts.create!(
@@ -103,7 +100,7 @@ class MemoryCommands < Glossema::Cli
           **columns
         }
       )
-    facts = File.open(path, "rb") { |io| UnitImport.new(change).run(io, @file_name) }
+    facts = File.open(path, "rb") { |io| Memory::Import.new(change).run(io, @file_name) }
     facts["faults"].each do |fault|
       @errors.puts(
         "#{@file_name}, line #{fault["line"] || fault[:line]}: #{fault["message"] || fault[:message]}."
@@ -134,10 +131,10 @@ class MemoryCommands < Glossema::Cli
 
   def memory_lookup
     memory = named(argument("NAME"))
-    lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)], terms: KnownTerms.new([memory]))
+    lookup = Glossema::Matching::Lookup.new([Memory::Store.new(memory)], terms: Memory::KnownTerms.new([memory]))
     Glossema::Forms::Dates.prepare(memory.source_lang, memory.target_lang)
     @input.each_line(chomp: true) do |line|
-      raise Glossema::Refused.new("encoding", "Standard input is not UTF-8 text.") unless line.valid_encoding?
+      raise Glossema::Refused.new("encoding.standard-input") unless line.valid_encoding?
 
       started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       found =
@@ -171,10 +168,10 @@ class MemoryCommands < Glossema::Cli
       **more
     )
 
-  def matched(opened)
-    return super unless @options[:against]
+  def matched(opened, name)
+    return super unless name
 
-    memory = @against ||= named(@options[:against])
+    memory = known[name]
     keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
     queries =
       opened.segments.each_with_index.map do |segment, index|
@@ -186,63 +183,25 @@ class MemoryCommands < Glossema::Cli
           key: segment.unit.key
         )
       end
-    lookup = Glossema::Matching::Lookup.new([MemoryStore.new(memory)])
+    lookup = Glossema::Matching::Lookup.new([Memory::Store.new(memory)])
     found =
-      side_by_side(queries) do |one|
-        match = lookup.matches(one, threshold: 50, limit: 1).first
+      SideBySide.map(queries) do |query|
+        match = lookup.matches(query, threshold: 50, limit: 1).first
         match && Glossema::Matching::Match.new(kind: match.kind, score: match.score, raw: match.raw)
       end
     opened.segments.map(&:content).zip(found)
   end
 
-  # What the block makes of each, in order; of many by a process for each core, which each open the database
-  # anew.
-  def side_by_side(list, &work)
-    count = [Etc.nprocessors, CORES].min
-    return list.map(&work) if list.size < MANY || count < 2
-
-    ActiveRecord::Base.connection_handler.clear_all_connections!(:all)
-    pipes =
-      Array.new(count) do |turn|
-        reading, writing = IO.pipe(binmode: true)
-        fork do
-          reading.close
-          writing.write(
-            Marshal.dump(
-              list.each_with_index.filter_map do |one, index|
-                [index, work.call(one)] if index % count == turn
-              end
-            )
-          )
-        ensure
-          # Whatever stopped it, the parent says so in a sentence, seeing that nothing came.
-          exit!(0)
-        end
-        writing.close
-        reading
-      end
-    # Our own processes write it.
-    found = pipes.flat_map { |pipe| Marshal.load(pipe) }.to_h # rubocop:disable Security/MarshalLoad
-    Process.waitall
-    list.each_index.map { |index| found[index] }
-  rescue EOFError
-    raise Glossema::Refused.new(
-      "counting-ended",
-      "Counting ended early, for want of memory or because it was stopped."
-    )
-  end
+  def known = @known ||= Hash.new { |all, name| all[name] = named(name) }
 
   # A memory by its name. What a crash left of its index is mended first.
   def named(name)
     found = Memory.present.where(name: name).to_a
     if found.empty?
-      raise Glossema::Refused.new(
-        "memory-unknown",
-        "There is no memory called “#{name}” in #{GlossemaApp::DATA}."
-      )
+      raise Glossema::Refused.new("memory-unknown", name: name, folder: GlossemaApp::DATA)
     end
     if found.size > 1
-      raise Glossema::Refused.new("memory-ambiguous", "#{found.size} people have a memory called “#{name}”.")
+      raise Glossema::Refused.new("memory-ambiguous", count: found.size, name: name)
     end
 
     found.first.tap(&:repair)

@@ -6,7 +6,6 @@ require "rspec/rails"
 require_relative "../core/spec/support/files"
 Dir[File.join(__dir__, "support/*.rb")].each { |file| require file }
 ActiveRecord::Migration.maintain_test_schema!
-MemoryIndex.prepare
 
 RSpec.configure do |config|
   config.use_transactional_fixtures = true

@@ -4,7 +4,7 @@ class ImportUnitsJob < ApplicationJob
   def perform(change)
     return unless change.busy?
 
-    change.file.open { |file| UnitImport.new(change).run(file, change.options.fetch("file")) }
+    change.file.open { |file| Memory::Import.new(change).run(file, change.options.fetch("file")) }
   rescue Glossema::Refused
     nil
   rescue StandardError

@@ -32,7 +32,7 @@ class ReadDocumentJob < ApplicationJob
 
   def store(opened)
     if opened.segments.empty?
-      raise Glossema::Refused.new("no-text", "#{@document.name} holds no text to translate.")
+      raise Glossema::Refused.new("no-text", name: @document.name)
     end
 
     Segment.discard(@document.segments)

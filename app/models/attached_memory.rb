@@ -10,4 +10,10 @@ class AttachedMemory < ApplicationRecord
   # A memory that was deleted keeps its place, should it be brought back, but neither gives nor learns.
   scope :usable, -> { where(memory_id: Memory.present.select(:id)) }
   scope :learning, ->(moment) { usable.where(learns: moment, read_only: false) }
+
+  # What is taken off its matches besides, for being of other regions than the project.
+  def region_penalty
+    same = [memory.source_lang, memory.target_lang] == [project.source_lang, project.target_lang]
+    same ? 0 : Glossema::Matching::Lookup::OTHER_REGION
+  end
 end

@@ -1,10 +1,77 @@
-# A client of a translator. The code goes into references.
+# A client of a translator, and what is set up once for her work with them: what is set here is what a brief
+# proposes. The code goes into references.
 class Client < ApplicationRecord
+  LISTS = %i[subjects never_used never_translated].freeze
+  MEMORY_FIELDS = %w[memory_id learns read_only penalty].freeze
+  LOGO_BYTES = 2 << 20
+  LOGO_TYPES = %w[image/png image/jpeg image/webp].freeze
+
   belongs_to :user
   has_many :projects, dependent: :nullify
+  has_many :rate_cards, dependent: :destroy
+  has_many :reports, dependent: :nullify
+  has_many :quotes, dependent: :nullify
+  has_one_attached :logo
 
+  scope :present, -> { where(put_away_at: nil) }
   validates :name, presence: true, uniqueness: { scope: :user_id, message: "is a client already" }
+  validates :valid_days, numericality: { only_integer: true, in: 1..365 }
+  validate :memories_are_hers
   before_validation do
     self.code = code.presence || name.to_s.scan(/\p{L}+/).map { |word| word.first(3).upcase }.first || "PRJ"
+    LISTS.each { |list| self[list] = Array(self[list]).map { |text| text.to_s.strip }.compact_blank.uniq }
+    Pattern.check(reference_pattern) if reference_pattern.present?
+    FileNaming.check(file_pattern) if file_pattern.present?
+  end
+
+  # Out of sight; projects keep it, and for thirty days it can be brought back.
+  def put_away
+    transaction do
+      update!(put_away_at: Time.current)
+      PutAway.note(user, "client", record: self, name: name)
+    end
+  end
+
+  # The memories that new projects of a pair get, as rows for Project#attach.
+  def memories_for(source, target)
+    found = user.memories.present.where(id: memories.pluck("memory_id")).index_by(&:id)
+    memories.select { |row| found[row["memory_id"]]&.fits?(source, target) }
+  end
+
+  # Keeps for the client what a project is set to.
+  def keep_from(project)
+    rows = project.attachments.usable.reject { |row| row.learns == "confirm" }
+    elsewhere = memories - memories_for(project.source_lang, project.target_lang)
+    update!(
+      memories: elsewhere + rows.map { |row| row.attributes.slice(*MEMORY_FIELDS) },
+      subjects: subjects | [project.subject].compact_blank,
+      never_used: project.never_used,
+      never_translated: project.never_translated,
+      file_pattern: project.file_pattern,
+      rules: project.rules || rules
+    )
+  end
+
+  # file: an uploaded picture. Raises Refused "logo-wrong".
+  def take_logo(file)
+    if file.size > LOGO_BYTES || LOGO_TYPES.exclude?(Marcel::MimeType.for(file.tempfile))
+      raise Glossema::Refused.new("logo-wrong", name: file.original_filename)
+    end
+
+    logo.attach(file)
+  end
+
+  private
+
+  def memories_are_hers
+    self.memories =
+      Array(memories).map do |row|
+        row = row.to_h.stringify_keys.slice(*MEMORY_FIELDS)
+        row.merge("memory_id" => row["memory_id"].to_i, "penalty" => row["penalty"].to_i.clamp(0, 50))
+      end
+    known = AttachedMemory::LEARNS
+    return if memories.all? { |row| known.include?(row["learns"]) && user.memories.exists?(row["memory_id"]) }
+
+    errors.add(:base, "One of the memories is not there any more")
   end
 end

@@ -44,8 +44,8 @@ class DeliveredFile < ApplicationRecord
     base = document.name.delete_suffix(extension)
     known = format::EXTENSIONS.include?(extension.delete_prefix(".").downcase)
     extension = ".#{format::EXTENSIONS.first}" unless known || extension.empty?
-    source, target = document.project.source_lang, document.project.target_lang
-    "#{base.sub(/[-_. ](?:#{Regexp.escape(source)}|#{Glossema::Languages.primary(source)})\z/i, "")}_" \
-      "#{target}#{extension}"
+    source = document.project.source_lang
+    base = base.sub(/[-_. ](?:#{Regexp.escape(source)}|#{Glossema::Languages.primary(source)})\z/i, "")
+    FileNaming.new(document.project).name(base) + extension
   end
 end

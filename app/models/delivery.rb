@@ -7,7 +7,7 @@ class Delivery < ApplicationRecord
   # Writes, proves and records all files of a project. Raises Glossema::Refused when nothing can be written.
   def self.make(project, by:)
     if project.documents.none?(&:ready?)
-      raise Glossema::Refused.new("nothing-ready", "There is no file to deliver.")
+      raise Glossema::Refused.new("nothing-ready")
     end
 
     transaction do
@@ -16,7 +16,7 @@ class Delivery < ApplicationRecord
           project: project,
           user: by,
           number: project.deliveries.maximum(:number).to_i + 1,
-          unfinished: Readiness.new(project).summary
+          unfinished: Project::Readiness.new(project).summary
         )
       taken = Set.new
       project.documents.select(&:ready?).each { |document| DeliveredFile.write(delivery, document, taken) }

@@ -1,7 +1,7 @@
 # A client's file in a project: the original, what was found in it, and its segments.
 class Document < ApplicationRecord
-  include Cutting
-  include Replacing
+  include Document::Cutting
+  include Document::Replacing
 
   belongs_to :project
   has_many :segments, -> { order(:position) }, dependent: nil, inverse_of: :document
@@ -19,6 +19,12 @@ class Document < ApplicationRecord
   before_destroy { Segment.discard(segments) }
 
   def busy? = %w[waiting reading].include?(state)
+
+  # A refusal names its file; other reasons do not.
+  def why_unread
+    message.to_s.include?(name) ? message : [name, message].compact_blank.join(": ")
+  end
+
   def ready? = state == "ready"
 
   # Begins again what a restart cut short.
@@ -61,12 +67,8 @@ class Document < ApplicationRecord
 
   # Of options given, only those the format has, of the kind they are.
   def known_options(given)
-    known_format = Glossema::Formats.all.find { |one| one::NAME == format } or return {}
-    Glossema::Formats
-      .options_of(known_format)
-      .to_h { |option| [option["name"], given[option["name"]]] }
-      .compact
-      .transform_values { |value| value.is_a?(String) ? value[0, 20_000] : [true, "true"].include?(value) }
+    known_format = Glossema::Formats.named(format)
+    known_format ? Glossema::Formats.permitted(known_format, given) : {}
   end
 
   # The core's view of the original. With `as_stored` it is cut just as it was when it was read.
@@ -85,7 +87,8 @@ class Document < ApplicationRecord
 
   # Does what is read from the file depend on the language it is translated into?
   def depends_on_target?
-    Glossema::Formats.all.any? { |one| one::NAME == format && one::DEFAULTS.key?("target_language") }
+    known_format = Glossema::Formats.named(format)
+    known_format ? Glossema::Formats.needs_target?(known_format) : false
   end
 
   # Does the text name this? Looks at the first segments only.

@@ -58,9 +58,9 @@ class MemoryChange < ApplicationRecord
   # Takes the act back: what it made goes, what it changed or deleted is as it was. Units changed since keep
   # what is newer.
   def undo
-    raise Glossema::Refused.new("undone", "This was taken back already.") if undone_at
+    raise Glossema::Refused.new("undone") if undone_at
     if busy? || state == "undoing"
-      raise Glossema::Refused.new("busy", "This is still running; cancel it first.")
+      raise Glossema::Refused.new("busy")
     end
 
     update!(state: "undoing", done: 0, total: made.count + versions.count)
@@ -76,7 +76,7 @@ class MemoryChange < ApplicationRecord
   end
 
   def take_back
-    writer = MemoryWriter.new(memory)
+    writer = Memory::Writer.new(memory)
     made.in_batches(of: STEP) do |units|
       transaction { writer.remove(units.pluck(:id)) && update!(done: done + STEP) }
     end

@@ -9,7 +9,7 @@ class MemoryUnit < ApplicationRecord
     dependent: nil,
     inverse_of: :unit
 
-  KEPT = %w[
+  KEPT_COLUMNS = %w[
     memory_id segment_id source target author changed_by client subject project file origin key previous_hash
     next_hash codes extra used import_id used_at created_at updated_at
   ].freeze
@@ -27,7 +27,7 @@ class MemoryUnit < ApplicationRecord
   def target_content = Glossema::Content.from_written(target)
 
   # What is kept of it before a change.
-  def kept = attributes.slice(*KEPT)
+  def kept = attributes.slice(*KEPT_COLUMNS)
 
   # Changes texts or attributes; what it was is kept. Returns the MemoryChange, nil when nothing changes.
   def edit(attributes, by:)
@@ -37,16 +37,13 @@ class MemoryUnit < ApplicationRecord
         .reject { |name, value| self[name].to_s == value.to_s }
     return if attributes.empty?
     if attributes.values_at("source", "target").any? { |text| text && text.strip.empty? }
-      raise Glossema::Refused.new(
-        "unit-empty",
-        "A unit needs a source and a translation; delete it if it is of no use."
-      )
+      raise Glossema::Refused.new("unit-empty")
     end
 
     transaction do
       change = memory.acts.create!(user: by, kind: "edit", summary: source.truncate(60))
       MemoryUnitVersion.create!(unit_id: id, change_id: change.id, before: kept)
-      MemoryWriter.new(memory).change(
+      Memory::Writer.new(memory).change(
         self,
         **attributes.symbolize_keys,
         changed_by: by&.name,

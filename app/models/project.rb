@@ -1,7 +1,9 @@
 # A piece of work for a client: documents in one language pair. Until begun_at is set it is a brief being
 # filled in.
 class Project < ApplicationRecord
-  include Proposing
+  include Project::Proposing
+  include Project::Counting
+  include Project::Templates
 
   belongs_to :user
   belongs_to :client, optional: true
@@ -20,7 +22,10 @@ class Project < ApplicationRecord
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
+  has_many_attached :reference_files
+
   validate :languages_are_tags
+  before_validation { FileNaming.check(file_pattern) if file_pattern.present? }
   scope :begun, -> { where.not(begun_at: nil) }
   scope :put_away, -> { where.not(put_away_at: nil) }
 
@@ -44,16 +49,25 @@ class Project < ApplicationRecord
   # Files that would stay out of the work if it began now.
   def unread = documents.reject(&:ready?)
 
+  # Fields of the brief or project changed. While it is a brief, what follows from them is proposed anew, and
+  # files whose reading goes by the target language (plural forms and the like) are read again.
+  def change(fields, opened: false)
+    refuse_past(fields[:due_at]) if fields.key?(:due_at)
+    retargeted = fields.key?(:target_lang) && fields[:target_lang] != target_lang
+    update!(fields)
+    update!(opened_at: Time.current) if opened
+    return if begun?
+
+    propose if (fields.keys & %w[client_id source_lang]).any?
+    documents.select(&:depends_on_target?).select(&:ready?).each(&:read_later) if retargeted
+  end
+
   # Makes the brief a project. The project's own memory is made now. Raises Glossema::Refused with what is
   # missing, or with the files that would stay out, unless they are known to.
   def begin!(without_unread: false)
-    unless documents.any?(&:ready?)
-      raise Glossema::Refused.new("brief-open", "Drop at least one file that can be translated first.")
-    end
-    raise Glossema::Refused.new("brief-open", "Say which language to translate into.") if target_lang.blank?
-    raise Glossema::Refused.new("brief-open", "Say which language the files are in.") if source_lang.blank?
-    raise Glossema::Refused.new("brief-open", "The files are still being read.") if documents.any?(&:busy?)
-    raise Glossema::Refused.new("leaves-out", unread_sentence) if unread.any? && !without_unread
+    open = still_open
+    raise Glossema::Refused.new("brief-open.#{open}") if open
+    raise leaves_out if unread.any? && !without_unread
 
     check_memories
 
@@ -90,14 +104,12 @@ class Project < ApplicationRecord
     CountProjectJob.perform_later(self)
   end
 
-  # The memories as the core's lookup takes them; `known_before` leaves out those made with the project or
-  # later; `terms`: matches that differ in a known term are adapted.
-  def lookup(known_before: false, terms: false)
+  # The memories as the core's lookup takes them; `terms`: matches that differ in a known term are adapted.
+  def lookup(terms: false)
     list = attachments.usable.includes(:memory).to_a
-    list = list.select { |attachment| attachment.memory.created_at < begun_at } if known_before && begun?
     Glossema::Matching::Lookup.new(
-      list.map { |attachment| MemoryStore.new(attachment.memory, attachment.penalty) },
-      terms: terms ? KnownTerms.new(list.map(&:memory)) : nil
+      list.map { |attachment| Memory::Store.new(attachment.memory, attachment.penalty) },
+      terms: terms ? Memory::KnownTerms.new(list.map(&:memory)) : nil
     )
   end
 
@@ -105,9 +117,26 @@ class Project < ApplicationRecord
 
   private
 
-  def unread_sentence
-    list = unread.map { |document| [document.name, document.message].compact_blank.join(": ") }
-    "#{list.size == 1 ? "This file" : "These files"} would stay out: #{list.join(" · ")}"
+  # What is due is due later than now, unless it stands so already.
+  def refuse_past(text)
+    due = text.presence && Time.zone.parse(text.to_s)
+    return if due.nil? || due == due_at || due.future?
+
+    raise Glossema::Refused.new("due-past", time: due.in_time_zone(user.zone).strftime("%-d %B %Y, %H:%M"))
+  end
+
+  # What is missing before the work can begin, in a sentence, or nil.
+  def still_open
+    return "no-file" if documents.none?(&:ready?)
+    return "no-target" if target_lang.blank?
+    return "no-source" if source_lang.blank?
+
+    "reading" if documents.any?(&:busy?)
+  end
+
+  def leaves_out
+    reasons = unread.map { |document| document.why_unread.chomp(".") }
+    Glossema::Refused.new("leaves-out", count: reasons.size, reasons: reasons.join(" · "))
   end
 
   # Languages may have changed since a memory was chosen.
@@ -116,10 +145,7 @@ class Project < ApplicationRecord
   def check_pair(memory)
     return if memory.fits?(source_lang, target_lang)
 
-    raise Glossema::Refused.new(
-      "pair-wrong",
-      "“#{memory.name}” is from #{memory.source_lang} to #{memory.target_lang} and does not fit this project."
-    )
+    raise Glossema::Refused.new("pair-wrong.project", **memory.name_and_pair)
   end
 
   def free_memory_name

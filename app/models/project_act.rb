@@ -13,7 +13,7 @@ class ProjectAct < ApplicationRecord
 
   # Raises Glossema::Refused when it was taken back already, or cannot be any more.
   def undo(by:)
-    raise Glossema::Refused.new("undone", "This was taken back already.") if undone_at
+    raise Glossema::Refused.new("undone") if undone_at
 
     case kind
     when "rules" then undo_rules(by)
@@ -30,7 +30,7 @@ class ProjectAct < ApplicationRecord
 
   def document
     project.documents_of_any_role.find_by(id: before["document_id"]) ||
-      raise(Glossema::Refused.new("file-gone", "The file this was done to is no longer there."))
+      raise(Glossema::Refused.new("file-gone"))
   end
 
   def undo_rules(by)

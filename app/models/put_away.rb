@@ -1,12 +1,12 @@
 # Things thrown away: projects and briefs, files, memories, units and rules. All of it can be brought back for
 # thirty days, from one page.
 class PutAway < ApplicationRecord
-  KEPT = 30.days
-  KINDS = %w[project document rules].freeze
+  KEPT_FOR = 30.days
+  KINDS = %w[project document rules client].freeze
 
   belongs_to :user
   validates :kind, inclusion: { in: KINDS }
-  scope :waiting, -> { where(restored_at: nil, created_at: KEPT.ago..) }
+  scope :waiting, -> { where(restored_at: nil, created_at: KEPT_FOR.ago..) }
 
   # Notes that something was put away; what it was stays where it is, out of sight.
   def self.note(user, kind, name:, record: nil, place: nil, facts: {})
@@ -22,14 +22,14 @@ class PutAway < ApplicationRecord
   end
 
   def self.memories(user)
-    user.memories.where(deleted_at: KEPT.ago..).map do |memory|
+    user.memories.where(deleted_at: KEPT_FOR.ago..).map do |memory|
       { kind: "memory", id: memory.id, name: memory.name, place: nil, at: memory.deleted_at }
     end
   end
 
   def self.units(user)
     acts = MemoryChange.where(memory: user.memories.present, kind: "delete", state: "done", undone_at: nil)
-    acts.where(created_at: KEPT.ago..).includes(:memory).map do |act|
+    acts.where(created_at: KEPT_FOR.ago..).includes(:memory).map do |act|
       { kind: "units", id: act.id, name: act.versions.count.to_s, place: act.memory.name, at: act.created_at }
     end
   end
@@ -53,6 +53,7 @@ class PutAway < ApplicationRecord
       when "project" then Project.find(record_id).update!(put_away_at: nil)
       when "document" then Document.find(record_id).bring_back
       when "rules" then restore_rules
+      when "client" then Client.find(record_id).update!(put_away_at: nil)
       end
       update!(restored_at: Time.current)
     end
@@ -60,7 +61,7 @@ class PutAway < ApplicationRecord
 
   # What has been away for too long goes for good.
   def self.purge_old
-    where(created_at: ..KEPT.ago).find_each do |one|
+    where(created_at: ..KEPT_FOR.ago).find_each do |one|
       one.forget unless one.restored_at
       one.destroy!
     end
@@ -69,12 +70,13 @@ class PutAway < ApplicationRecord
   def forget
     Project.put_away.find_by(id: record_id)&.destroy! if kind == "project"
     Document.find_by(id: record_id, role: "put-away")&.destroy! if kind == "document"
+    Client.where.not(put_away_at: nil).find_by(id: record_id)&.destroy! if kind == "client"
   end
 
   private
 
   def restore_rules
-    owner = facts["project_id"] ? Project.find(facts["project_id"]) : user
+    owner = Project.find_by(id: facts["project_id"]) || Client.find_by(id: facts["client_id"]) || user
     owner.update!(rules: facts["xml"])
     RecutJob.perform_later(owner, user) if owner.is_a?(Project)
   end

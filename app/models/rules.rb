@@ -2,21 +2,22 @@
 class Rules
   SAMPLE = 4000
 
-  # owner: a Project or a User.
+  # owner: a Project, a Client or a User.
   def initialize(owner)
     @owner = owner
   end
 
   def srx
-    xml = @owner.rules || (@owner.is_a?(Project) ? @owner.user.rules : nil)
+    xml = @owner.rules || (@owner.is_a?(User) ? nil : @owner.user.rules)
     xml ? self.class.parsed(xml) : Glossema::Segmentation::Srx.default
   end
 
-  # Where they come from: "project", "mine" or "default".
+  # Where they come from: "project", "client", "mine" or "default".
   def from
-    return "project" if @owner.is_a?(Project) && @owner.rules
+    return @owner.class.name.downcase if !@owner.is_a?(User) && @owner.rules
 
-    (@owner.is_a?(Project) ? @owner.user : @owner).rules ? "mine" : "default"
+    user = @owner.is_a?(User) ? @owner : @owner.user
+    user.rules ? "mine" : "default"
   end
 
   def keep(srx) = @owner.update!(rules: srx.xml)

@@ -1,6 +1,6 @@
 # A segment of a document. source and target are in the core's written form; codes belong to the source.
 class Segment < ApplicationRecord
-  include Translating
+  include Segment::Translating
 
   STATES = %w[untouched draft translated reviewed final].freeze
   UNFINISHED = %w[untouched draft].freeze
@@ -58,9 +58,20 @@ class Segment < ApplicationRecord
 
   def neighbour(step) = (@neighbours ||= {})[step] ||= document.segments.find_by(position: position + step)
 
-  # Of the codes of the source, those the target lacks; and those it has too many of.
-  def codes_lost
-    have = target_content.codes.map(&:written).tally
-    source_content.codes.map(&:written).tally.reject { |code, count| have[code] == count }.keys
+  # What the memories are asked for this segment. before, after: the segments beside it in its document.
+  def query(before, after, of: project)
+    Glossema::Matching::Query.new(
+      content: source_content,
+      source_lang: of.source_lang,
+      target_lang: of.target_lang,
+      client: of.client&.name,
+      subject: of.subject,
+      previous: MemoryUnit.hash_of_key(before&.source_key),
+      next: MemoryUnit.hash_of_key(after&.source_key),
+      key: context
+    )
   end
+
+  # Of the codes of the source, those the target lacks; and those it has too many of.
+  def codes_lost = Glossema::Content::Balance.new(source, target).missing
 end

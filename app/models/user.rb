@@ -1,8 +1,14 @@
 # A translator with an account. Everything she owns hangs here.
 class User < ApplicationRecord
+  include Preferences
+  include Working
+
   has_secure_password
   generates_token_for(:password_reset, expires_in: 20.minutes) { password_salt&.last(10) }
   has_many :clients, dependent: :destroy
+  has_many :rate_cards, dependent: :destroy
+  has_many :quotes, dependent: :destroy
+  has_many :reports, dependent: :destroy
   has_many :projects, -> { where(put_away_at: nil) }, dependent: nil, inverse_of: :user
   has_many :all_projects, class_name: "Project", dependent: :destroy, inverse_of: :user
   has_many :put_aways, dependent: :destroy

@@ -1,6 +1,4 @@
-# A client.
-class ClientResource
-  include Alba::Resource
-
+# A client, in lists.
+class ClientResource < ApplicationResource
   attributes :id, :name, :code
 end

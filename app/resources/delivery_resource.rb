@@ -1,6 +1,6 @@
 # A delivery with its files and their proofs.
-class DeliveryResource
-  include Alba::Resource
+class DeliveryResource < ApplicationResource
+  typelize unfinished: "Record<string, Unfinished>", author: "string", files: "DeliveredFile[]"
 
   attributes :id, :number, :unfinished, :learned, :created_at
   attribute(:author) { |delivery| delivery.user.name }

@@ -1,6 +1,9 @@
 # A file of a project and how far its reading is.
-class DocumentResource
-  include Alba::Resource
+class DocumentResource < ApplicationResource
+  typelize state: "ReadingState", by: "Cutting", facts: "DocumentFacts", bands: "Bands | null"
+  typelize options: "Options", role: "DocumentRole", comparison: "Comparison | null"
+  typelize groups: "BandGroups | null"
+  typelize message: "string | null", format: "string | null"
 
   attributes :id,
     :position,
@@ -19,4 +22,6 @@ class DocumentResource
     :role,
     :replaces_id,
     :comparison
+  # The words of its bands in the groups that are seen together.
+  attribute(:groups) { |document| document.bands && Glossema::Counting::Bands.grouped(document.bands) }
 end

@@ -1,6 +1,7 @@
 # An act on a memory, with how far it is.
-class MemoryChangeResource
-  include Alba::Resource
+class MemoryChangeResource < ApplicationResource
+  typelize kind: "MemoryChangeKind", state: "WorkState", facts: "MemoryChangeFacts", left: "number | null",
+    author: "string | null", file: "string | null"
 
   attributes :id, :kind, :summary, :state, :done, :total, :created_at, :undone_at
   attribute(:facts) do |change|

@@ -1,6 +1,6 @@
 # A memory, its size, and what is being done to it.
-class MemoryResource
-  include Alba::Resource
+class MemoryResource < ApplicationResource
+  typelize units: "number", projects: "number", busy: "MemoryChange[]"
 
   attributes :id, :name, :description, :source_lang, :target_lang, :updated_at, :used_at
   attribute(:units) { |memory| memory.units.count }

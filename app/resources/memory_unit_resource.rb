@@ -1,6 +1,6 @@
 # A translation unit with all that is known of it.
-class MemoryUnitResource
-  include Alba::Resource
+class MemoryUnitResource < ApplicationResource
+  typelize notes: "string[]"
 
   attributes :id,
     :source,

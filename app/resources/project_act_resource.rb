@@ -1,6 +1,6 @@
 # An act on a project.
-class ProjectActResource
-  include Alba::Resource
+class ProjectActResource < ApplicationResource
+  typelize kind: "ProjectActKind", facts: "{ text?: string }", author: "string | null"
 
   attributes :id, :kind, :name, :facts, :created_at, :undone_at
   attribute(:author) { |act| act.user&.name }

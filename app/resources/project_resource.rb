@@ -1,6 +1,9 @@
 # A project or brief with its files, memories and words by state.
-class ProjectResource
-  include Alba::Resource
+class ProjectResource < ApplicationResource
+  typelize proposed: "Proposed", client: "string | null", words: "WordsByState", memories: "AttachedMemory[]",
+    documents: "Document[]", versions: "Document[]"
+  typelize kind: "ProjectKind", never_used: "string[]", never_translated: "string[]",
+    reference_files: "number"
 
   attributes :id,
     :name,
@@ -13,7 +16,11 @@ class ProjectResource
     :due_at,
     :begun_at,
     :last_segment_id,
-    :proposed
+    :proposed,
+    :kind,
+    :file_pattern,
+    :never_used,
+    :never_translated
   attribute(:client) { |project| project.client&.name }
   attribute(:words) { |project| project.words_by_state }
   attribute(:memories) do |project|
@@ -30,10 +37,15 @@ class ProjectResource
           units: row.memory.units.count,
           learns: row.learns,
           read_only: row.read_only,
-          penalty: row.penalty
+          penalty: row.penalty,
+          region_penalty: row.region_penalty
         }
       end
   end
+  # Of a project that is not numbered yet: the number it would get.
+  typelize "string | null"
+  attribute(:next_reference) { |project| project.begun? || project.template? ? nil : project.next_reference }
+  attribute(:reference_files) { |project| project.reference_files.size }
   many :documents, resource: DocumentResource
   # Newer versions of files that wait to be taken in.
   many :versions, resource: DocumentResource

@@ -1,6 +1,16 @@
 # Who is signed in.
-class UserResource
-  include Alba::Resource
+class UserResource < ApplicationResource
+  typelize preferences: "Preferences", working: "Working"
 
-  attributes :id, :name, :email, :words_per_hour, :reference_pattern, :preferences
+  attributes :id,
+    :name,
+    :email,
+    :words_per_hour,
+    :reference_pattern,
+    :quote_pattern,
+    :address,
+    :working,
+    :remind_at,
+    :time_zone,
+    :preferences
 end

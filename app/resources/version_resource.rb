@@ -1,6 +1,6 @@
 # A version in the history of a segment.
-class VersionResource
-  include Alba::Resource
+class VersionResource < ApplicationResource
+  typelize state: "State", origin: "Origin", author: "string | null"
 
   attributes :id, :target, :state, :origin, :created_at, :updated_at
   attribute(:author) { |version| version.user&.name }

@@ -15,8 +15,5 @@ Rails.application.configure do
   config.active_record.dump_schema_after_migration = false
   config.active_record.attributes_for_inspect = [:id]
   config.solid_queue.connects_to = { database: { writing: :queue } }
-  # The secret is made by bin/start and kept with the data.
-  config.secret_key_base =
-    ENV["SECRET_KEY_BASE"] || (secret = GlossemaApp::DATA.join("secret")).exist? && secret.read.strip ||
-    ("0" * 64)
+  config.secret_key_base = ENV["SECRET_KEY_BASE"].presence || GlossemaApp.secret
 end

@@ -12,4 +12,25 @@ module WaitingForTheDatabase
   end
 end
 
-ActiveSupport.on_load(:active_record_sqlite3adapter) { prepend WaitingForTheDatabase }
+# On a full disk SQLite takes a transaction back by itself. Rails then asks for it again, and the complaint
+# about that would hide what happened.
+module TakenBackAlready
+  def exec_rollback_db_transaction
+    super if @raw_connection&.transaction_active?
+  end
+end
+
+ActiveSupport.on_load(:active_record_sqlite3adapter) do
+  prepend WaitingForTheDatabase
+  prepend TakenBackAlready
+end
+
+# SQLite makes this table itself, and refuses to have it made when the structure is loaded.
+module WithoutItsOwnTables
+  def structure_dump(filename, _extra_flags)
+    super
+    File.write(filename, File.read(filename).gsub(/^CREATE TABLE sqlite_sequence.*\n/, ""))
+  end
+end
+
+ActiveRecord::Tasks::SQLiteDatabaseTasks.prepend(WithoutItsOwnTables)

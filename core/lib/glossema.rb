@@ -4,25 +4,12 @@ require "json"
 
 module Glossema
   ROOT = File.expand_path("..", __dir__)
-
-  # What the core refuses, in one sentence for the user. `code` is a word, stable for programs.
-  class Refused < StandardError
-    attr_reader :code
-
-    def initialize(code, message)
-      @code = code
-      super(message)
-    end
-
-    # Where a parser found a fault, as the end of a sentence; parsers' own words are for programmers.
-    def self.place(error)
-      line = error.respond_to?(:line) ? error.line : error.message.scrub[/\bline (\d+)/, 1]
-      line.to_i.positive? ? " near line #{line}" : ""
-    end
-  end
 end
 
+require "glossema/refusals"
+require "glossema/errors"
 require "glossema/content"
+require "glossema/content/balance"
 require "glossema/languages"
 require "glossema/counting/tokens"
 require "glossema/counting/count"
@@ -39,6 +26,14 @@ require "glossema/matching/grams"
 require "glossema/matching/adapted"
 require "glossema/matching/term_change"
 require "glossema/matching/lookup"
+require "glossema/matching/pool"
+require "glossema/counting/likeness"
+require "glossema/counting/report"
+require "glossema/counting/comparison"
+require "glossema/counting/rates"
+require "glossema/counting/quote"
+require "glossema/counting/pace"
+require "glossema/counting/work_time"
 require "glossema/formats"
 require "glossema/document"
 require "glossema/proof"

@@ -4,7 +4,7 @@ require "stringio"
 require "tmpdir"
 
 RSpec.describe Glossema::Cli do
-  folder = File.expand_path("../../demo/formats", __dir__)
+  folder = Files::DEMO
   let(:place) { Dir.mktmpdir }
 
   # Runs a command; answers [exit status, lines of JSON, standard error].

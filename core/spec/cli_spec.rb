@@ -59,6 +59,35 @@ RSpec.describe "bin/glossema" do
     )
   end
 
+  it "refuses what is not there or not said, with a sentence" do
+    File.write("t.jsonl", { id: "document:9:9", target: "x" }.to_json)
+    File.write("r.json", { currency: "EUR", rate: "cheap" }.to_json)
+    {
+      "segment-unknown" => %w[merge a.docx t.jsonl --target-lang it -o c.docx],
+      "missing" => %w[extract nowhere.docx],
+      "usage" => %w[merge a.docx],
+      "rates-broken" => %w[count a.docx --rates r.json],
+      "language-unknown" => %w[extract a.docx --source-lang English]
+    }.each do |code, arguments|
+      out, err, status = glossema(*arguments)
+      known = Glossema::Refusals.catalogue.fetch("refusals").fetch(code)
+      told = known.is_a?(Hash) ? known.values : [known]
+      forms = told.map { |sentence| Regexp.escape(sentence).gsub(/%\\{\w+\\}/, ".+") }
+      expect([out, status]).to eq([[], 2])
+      expect(err.chomp).to match(/\A(?:#{forms.join("|")})\z/)
+    end
+  end
+
+  it "counts beside no memory, and says what it costs" do
+    File.write("r.json",
+      { currency: "EUR", rate: "0.5", weights: { repetition: "0.1" }, minimum: "3" }.to_json)
+    answer = glossema("count", "a.docx", "--beside", "none", "--rates", "r.json").first.first
+    expect(answer["beside"]).to include("words" => 8, "bands" => answer["bands"])
+    expect(answer["beside"]["differences"].values.uniq).to eq([0])
+    expect(answer["quote"]).to include("weighted_words" => "6.2", "net" => "3.10", "rush" => "0.00",
+      "total" => "3.10")
+  end
+
   it "goes there and back, counts, segments and scores" do
     expect(
       glossema("roundtrip", "a.docx", "--pseudo", "-o", "p.docx").then do |out, _, status|

@@ -1,11 +1,13 @@
 // The one main action of a brief: to begin, once what was changed is kept; and, where files could not be
 // read, a word on what would stay out.
 import { App, Button } from 'antd'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { useNavigate } from 'react-router'
 import { ApiError, api } from '../shared/api'
+import { commands } from '../shared/commands'
+import { keys } from '../shared/queryKeys'
 import type { Project } from '../shared/types'
 
 interface Props {
@@ -27,17 +29,22 @@ export function Begin({ project, ready, settled }: Props) {
     try {
       await settled()
       const begun = await api.post<Project>(`/projects/${project.id}/beginning`, { without_unread })
-      cache.setQueryData(['project', project.id], begun)
+      cache.setQueryData(keys.project(project.id), begun)
       translate()
     } catch (error) {
       setBeginning(false)
       if (error instanceof ApiError && error.code === 'leaves-out') setLeaves(error.message)
-      else
-        void message.error(
-          (error as Error).message === 'offline' ? t('app.offline') : (error as Error).message,
-        )
+      else void message.error((error as Error).message)
     }
   }
+  const now = useRef(begin)
+  useEffect(() => {
+    now.current = begin
+  })
+  const offered = ready && !project.begun_at
+  useEffect(() => {
+    if (offered) return commands.offerNamed([{ name: t('brief.begin'), run: () => void now.current(false) }])
+  }, [offered, t])
   if (project.begun_at)
     return (
       <Button type="primary" size="large" block className="begin" onClick={translate}>

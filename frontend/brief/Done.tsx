@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { fullDate, time } from '../shared/i18n'
+import { keys } from '../shared/queryKeys'
 import type { ProjectAct } from '../shared/types'
 import type { Attempt } from './useChanges'
 
@@ -10,7 +11,7 @@ import type { Attempt } from './useChanges'
 export function Done({ project, stamp, attempt }: { project: number; stamp: number; attempt: Attempt }) {
   const { t } = useTranslation()
   const acts = useQuery({
-    queryKey: ['acts', project, stamp],
+    queryKey: keys.acts(project, stamp),
     placeholderData: keepPreviousData,
     queryFn: () => api.get<ProjectAct[]>(`/projects/${project}/acts`),
   })

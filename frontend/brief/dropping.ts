@@ -12,12 +12,16 @@ export function sendFiles(
   return upload(`/projects/${project}/documents`, form, progress)
 }
 
-// A new brief with these files; answers its number. Where the files do not get through, the empty brief goes
+// A new brief with these files, a template's if one is given; answers its number. Where the files do not get through, the empty brief goes
 // again.
-export async function beginBrief(files: File[], progress: (share: number) => void): Promise<number> {
-  const project = await api.post<Project>('/projects')
+export async function beginBrief(
+  files: File[],
+  progress: (share: number) => void,
+  known: { template_id?: number; target_lang?: string } = {},
+): Promise<number> {
+  const project = await api.post<Project>('/projects', known)
   try {
-    await sendFiles(project.id, files, progress)
+    if (files.length) await sendFiles(project.id, files, progress)
   } catch (error) {
     await api.delete(`/projects/${project.id}`).catch(() => undefined)
     throw error

@@ -1,9 +1,11 @@
 // Everything thrown away in the last thirty days: brought back from here.
+import { keys } from '../shared/queryKeys'
 import { useQuery } from '@tanstack/react-query'
 import { App } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
-import { Failure, Frame, Waiting } from '../shared/Frame'
+import { Frame } from '../shared/Frame'
+import { Failure, Waiting } from '../shared/Notices'
 import { fullDate, time } from '../shared/i18n'
 
 interface Item {
@@ -18,7 +20,7 @@ export function PutAway() {
   const { t } = useTranslation()
   const { message } = App.useApp()
   const list = useQuery({
-    queryKey: ['put-away'],
+    queryKey: keys.putAway,
     queryFn: () => api.get<{ items: Item[] }>('/put_aways'),
     refetchOnMount: 'always',
   })
@@ -32,41 +34,41 @@ export function PutAway() {
     }
   }
   const items = list.data?.items
+  if (!items)
+    return (
+      <Frame>
+        {list.error ? <Failure error={list.error} again={() => void list.refetch()} /> : <Waiting />}
+      </Frame>
+    )
   return (
     <Frame>
-      {list.error && !items ? (
-        <Failure error={list.error} again={() => void list.refetch()} />
-      ) : !items ? (
-        <Waiting />
-      ) : (
-        <div className="sheet-view">
-          <h1>{t('putAway.title')}</h1>
-          <p className="quiet">{t(items.length ? 'putAway.lead' : 'putAway.none')}</p>
-          <ul className="lines">
-            {items.map((item) => (
-              <li key={`${item.kind}-${item.id}`} className="line">
-                <span>
-                  <b>{nameOf(item, t)}</b>{' '}
-                  <span className="quiet small">
-                    {[item.kind === 'units' ? '' : t(`putAway.kinds.${item.kind}`), item.place]
-                      .filter(Boolean)
-                      .join(' · ')}{' '}
-                    · {fullDate(item.at)}, {time(item.at)}
-                  </span>
+      <div className="sheet-view">
+        <h1>{t('putAway.title')}</h1>
+        <p className="quiet">{t(items.length ? 'putAway.lead' : 'putAway.none')}</p>
+        <ul className="lines">
+          {items.map((item) => (
+            <li key={`${item.kind}-${item.id}`} className="line">
+              <span>
+                <b>{nameOf(item, t)}</b>{' '}
+                <span className="quiet small">
+                  {[item.kind === 'units' ? '' : t(`putAway.kinds.${item.kind}`), item.place]
+                    .filter(Boolean)
+                    .join(' · ')}{' '}
+                  · {fullDate(item.at)}, {time(item.at)}
                 </span>
-                <button
-                  type="button"
-                  className="link"
-                  aria-label={`${t('putAway.bring')}: ${nameOf(item, t)}`}
-                  onClick={() => void bringBack(item)}
-                >
-                  {t('putAway.bring')}
-                </button>
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+              </span>
+              <button
+                type="button"
+                className="link"
+                aria-label={`${t('putAway.bring')}: ${nameOf(item, t)}`}
+                onClick={() => void bringBack(item)}
+              >
+                {t('putAway.bring')}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
     </Frame>
   )
 }

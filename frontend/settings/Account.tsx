@@ -1,10 +1,13 @@
 // Her account: name, mail address, pace, reference pattern, password, and an end to all sessions.
+import { keys } from '../shared/queryKeys'
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button, Form, Input, InputNumber } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { Frame } from '../shared/Frame'
 import { useSettings } from '../shared/settings'
+import { Work } from './Work'
+import './settings.css'
 
 // Sends what was filled in; says that it was kept, or why not.
 function useKeep() {
@@ -13,7 +16,7 @@ function useKeep() {
   return async (path: string, values: unknown, said: string): Promise<boolean> => {
     try {
       await api.patch(path, values)
-      await cache.invalidateQueries({ queryKey: ['me'] })
+      await cache.invalidateQueries({ queryKey: keys.me })
       void message.success(said)
       return true
     } catch (error) {
@@ -60,6 +63,7 @@ export function Account() {
             {t('account.keep')}
           </Button>
         </Form>
+        <Work keep={keep} />
         <h2>{t('account.password')}</h2>
         <Form form={passwords} layout="vertical" onFinish={(values: object) => void changePassword(values)}>
           <Form.Item name="current_password" label={t('account.current')}>

@@ -7,7 +7,12 @@ import { useNavigate } from 'react-router'
 import { api } from './api'
 import { commands } from './commands'
 import { KEYS, type Command } from './keys'
-import { Key } from './parts'
+import { Key } from './parts/Key'
+import { keys } from './queryKeys'
+import { stagesOf } from './Stages'
+import { useAct } from './useAct'
+import { briefFrom, useTemplates } from './useTemplates'
+import { PLACES } from './YourMenu'
 import type { Agenda, Project } from './types'
 
 interface Entry {
@@ -21,7 +26,9 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
   const go = useNavigate()
   const [typed, setTyped] = useState('')
   const [at, setAt] = useState(0)
-  const agenda = useQuery({ queryKey: ['today'], queryFn: () => api.get<Agenda>('/today') })
+  const agenda = useQuery({ queryKey: keys.today, queryFn: () => api.get<Agenda>('/today') })
+  const templates = useTemplates()
+  const { act } = useAct()
   const entries = useMemo<Entry[]>(
     () => [
       ...commands
@@ -29,22 +36,24 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
         .map(([name, run]): Entry => ({ name: t(`commands.${name}`), keys: KEYS[name as Command], run })),
       ...commands.named(),
       { name: t('app.today'), run: () => void go('/') },
+      { name: t('clients.title'), run: () => void go('/clients') },
       { name: t('app.memories'), run: () => void go('/memories') },
-      { name: t('rules.title'), run: () => void go('/settings/rules') },
-      { name: t('account.title'), run: () => void go('/settings/account') },
-      { name: t('putAway.title'), run: () => void go('/settings/put-away') },
-      ...(project?.begun_at
-        ? (['brief', 'translate', 'deliver'] as const).map((stage) => ({
-            name: t(`stages.${stage}`),
-            run: () => void go(`/projects/${project.id}/${stage}`),
-          }))
-        : []),
+      { name: t('count.quick'), run: () => void go('/count') },
+      ...PLACES.map(([title, address]) => ({ name: t(title), run: () => void go(address) })),
+      ...(project ? stagesOf(project) : []).map((stage) => ({
+        name: t(`stages.${stage}`),
+        run: () => void go(`/projects/${project!.id}/${stage}`),
+      })),
+      ...(templates.data ?? []).map(({ id, name }) => ({
+        name: t('template.newFrom', { name }),
+        run: () => void act(async () => go(await briefFrom(id))),
+      })),
       ...(agenda.data?.projects ?? []).map((row) => ({
         name: `${row.reference} · ${row.name}`,
         run: () => void go(`/projects/${row.id}/translate`),
       })),
     ],
-    [agenda.data, go, project, t],
+    [act, agenda.data, go, project, t, templates.data],
   )
   const found = entries.filter((entry) => entry.name.toLowerCase().includes(typed.toLowerCase()))
   const chosen = Math.min(at, found.length - 1)

@@ -1,4 +1,6 @@
 // Talking to the server: JSON with the forgery token; every refusal becomes an ApiError with its sentence.
+import i18next from './i18n'
+
 export class ApiError extends Error {
   constructor(
     readonly status: number,
@@ -13,7 +15,7 @@ export class ApiError extends Error {
 // The server did not answer at all: what was to be sent may be tried again.
 export class OfflineError extends Error {
   constructor() {
-    super('offline')
+    super(i18next.t('app.offline'))
   }
 }
 
@@ -88,7 +90,7 @@ export function errorOf(status: number, json: unknown): ApiError {
   return new ApiError(
     status,
     error?.code ?? 'unknown',
-    error?.message ?? `The server answered with ${status}.`,
+    error?.message ?? i18next.t('app.answered', { status }),
     json,
   )
 }

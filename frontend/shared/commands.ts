@@ -7,7 +7,7 @@ export interface Named {
   run: Run
 }
 let current = new Map<Command, Run>()
-let named: Named[] = []
+const named = new Set<Named[]>()
 
 export const commands = {
   offer(list: Partial<Record<Command, Run>>) {
@@ -17,12 +17,13 @@ export const commands = {
       if (current === own) current = new Map()
     }
   },
+  // Answers how to take them back.
   offerNamed(list: Named[]) {
-    named = list
+    named.add(list)
     return () => {
-      if (named === list) named = []
+      named.delete(list)
     }
   },
   list: () => [...current.entries()],
-  named: () => named,
+  named: () => [...named].flat(),
 }

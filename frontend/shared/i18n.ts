@@ -13,6 +13,7 @@ void i18next.use(initReactI18next).init({
 export const locale = 'en-GB'
 export const number = (value: number) => value.toLocaleString(locale)
 
+export const now = () => new Date()
 const DAY = 86_400_000
 const midnight = (date: Date) => new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime()
 export const daysUntil = (iso: string) => Math.round((midnight(new Date(iso)) - midnight(new Date())) / DAY)
@@ -23,6 +24,8 @@ export const shortDate = (iso: string) =>
   new Date(iso).toLocaleDateString(locale, { day: 'numeric', month: 'short' })
 export const longDate = (iso: string) =>
   new Date(iso).toLocaleDateString(locale, { weekday: 'long', day: 'numeric', month: 'long' })
+export const dayAndMonth = (iso: string) =>
+  new Date(iso).toLocaleDateString(locale, { day: 'numeric', month: 'long' })
 export const fullDate = (iso: string) =>
   new Date(iso).toLocaleDateString(locale, { day: 'numeric', month: 'short', year: 'numeric' })
 

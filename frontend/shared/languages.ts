@@ -23,7 +23,7 @@ export const languageOptions = TAGS.map((tag) => ({
   value: tag,
   label: languageName(tag),
   search: `${languageName(tag)} ${tag}`.toLowerCase(),
-})).sort((one, other) => one.label.localeCompare(other.label))
+})).toSorted((one, other) => one.label.localeCompare(other.label))
 
 const RIGHT_TO_LEFT = /^(ar|fa|he|ur|yi|ps|sd|ug|dv|ckb)\b/
 export const direction = (tag: string | null | undefined): 'rtl' | 'ltr' =>

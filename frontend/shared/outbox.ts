@@ -41,6 +41,8 @@ export interface Listener {
   troubled: (entry: Entry) => void
 }
 
+// What the server's answer says of an entry.
+const KINDS: Partial<Record<number, Trouble['kind']>> = { 404: 'gone', 409: 'changed' }
 const DELAY = 350
 const RETRY = 2500
 const DATABASE = createStore('glossema-outbox', 'entries')
@@ -158,7 +160,7 @@ export class Outbox {
     if (this.sending) return
     this.sending = true
     let blocked: Blocked | null = null
-    for (const entry of this.open().sort((one, other) => one.at - other.at)) {
+    for (const entry of this.open().toSorted((one, other) => one.at - other.at)) {
       blocked = await this.sendOne(entry)
       if (blocked) break
     }
@@ -183,10 +185,10 @@ export class Outbox {
   }
 
   private trouble(entry: Entry, error: ApiError) {
-    const kind = error.status === 409 ? 'changed' : error.status === 404 ? 'gone' : 'refused'
+    const kind = KINDS[error.status] ?? 'refused'
     const theirs = (error.body as { segment?: Segment } | undefined)?.segment
     const now = this.waiting.get(entry.segment) ?? entry
-    const troubled = { ...now, trouble: { kind, message: error.message, theirs } as Trouble }
+    const troubled: Entry = { ...now, trouble: { kind, message: error.message, theirs } }
     this.keep(troubled)
     this.listeners.get(entry.project)?.troubled(troubled)
   }

@@ -3,6 +3,7 @@ import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
+import './sign-in.css'
 
 export function SignIn() {
   const { t } = useTranslation()
@@ -25,7 +26,7 @@ export function SignIn() {
       await api.post(making ? '/users' : '/session', fields)
       window.location.reload()
     } catch (error) {
-      setFault((error as Error).message === 'offline' ? t('app.offline') : (error as Error).message)
+      setFault((error as Error).message)
       setBusy(false)
     }
   }

@@ -1,8 +1,9 @@
 // The strip: the whole text as a narrow map. Ink by state, a bracket for what is in view.
-import { memo, useEffect, useMemo, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../shared/content'
 import type { Segment } from '../shared/types'
+import { isUnfinished } from './store'
 
 interface Props {
   segments: Segment[]
@@ -14,6 +15,15 @@ interface Props {
   onGo: (index: number) => void
 }
 
+// How dark a line is that stands for many segments: by the share of them that is done.
+const ALL = 0.99
+const HALF = 0.4
+function shadeOf(share: number, drafted: boolean) {
+  if (share > ALL) return 'translated'
+  if (share > HALF) return 'half'
+  return share > 0 || drafted ? 'draft' : 'untouched'
+}
+
 // How high a segment is drawn at most, in pixels.
 const STEP = 4
 
@@ -21,10 +31,7 @@ export const Strip = memo(function Strip({ segments, revision, from, to, open, m
   const { t } = useTranslation()
   const canvas = useRef<HTMLCanvasElement>(null)
   const [high, setHigh] = useState(0)
-  const done = useMemo(
-    () => segments.filter((segment) => segment.state !== 'untouched' && segment.state !== 'draft').length,
-    [segments, revision],
-  ) // eslint-disable-line react-hooks/exhaustive-deps
+  const done = segments.filter((segment) => !isUnfinished(segment)).length
 
   useEffect(() => {
     const element = canvas.current
@@ -64,17 +71,10 @@ export const Strip = memo(function Strip({ segments, revision, from, to, open, m
               Math.floor((line * segments.length) / lines) + 1,
             ),
           )
-          const share =
-            group.filter((segment) => segment.state !== 'untouched' && segment.state !== 'draft').length /
-            group.length
-          pen.fillStyle =
-            share > 0.99
-              ? inks.translated
-              : share > 0.4
-                ? ink('--ink3')
-                : share > 0 || group.some((segment) => segment.state === 'draft')
-                  ? inks.draft
-                  : inks.untouched
+          const share = group.filter((segment) => !isUnfinished(segment)).length / group.length
+          const drafted = group.some((segment) => segment.state === 'draft')
+          const shades = { ...inks, half: ink('--ink3') }
+          pen.fillStyle = shades[shadeOf(share, drafted)]
           pen.fillRect(inset, line * 2, width - inset * 2, 1.2)
         }
       }

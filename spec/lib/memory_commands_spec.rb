@@ -93,6 +93,7 @@ RSpec.describe MemoryCommands do
     expect(lines(out).first["bands"].sum { |_, band| band["words"] }).to eq(12)
   end
 
+  # The codes behind: name-taken, memory-invalid, usage, memory-unknown, missing; memory-ambiguous below.
   {
     %w[memory create Shop --source-lang en --target-lang it] => /There is a memory called “Shop” already/,
     %w[memory create New --source-lang english --target-lang it] => /“english” is not a language tag/,
@@ -109,6 +110,11 @@ RSpec.describe MemoryCommands do
       expect(err).to match(sentence)
       expect(err.lines.size).to eq(1)
     end
+  end
+
+  it "asks for another name when several people have a memory called so" do
+    2.times { make_memory(make_user, [], name: "Ours") }
+    expect(run("memory", "lookup", "Ours").drop(1)).to eq(["2 people have a memory called “Ours”.\n", 2])
   end
 
   # Several processes need a database of their own.

@@ -1,5 +1,5 @@
 # Words looked up in memories: what counts as a hit, and where it is marked.
-RSpec.describe Concordance do
+RSpec.describe Memory::Concordance do
   let(:user) { make_user }
   let(:memory) do
     make_memory(
@@ -53,7 +53,7 @@ RSpec.describe Concordance do
     newest = many.units.find_by(source: "Bell number 7")
     newest.update!(updated_at: 1.day.from_now)
     answer = described_class.new([many], text: "bell number").to_h
-    expect([answer[:hits].size, answer[:more]]).to eq([Concordance::LIMIT, true])
+    expect([answer[:hits].size, answer[:more]]).to eq([Memory::Concordance::LIMIT, true])
     expect(described_class.new([many], text: "number 7").to_h[:hits].first).to include(
       source: "Bell number 7",
       memory: "Many",

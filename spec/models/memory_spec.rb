@@ -47,7 +47,7 @@ RSpec.describe Memory do
     expect(memory.units.sole.used).to eq(1)
     confirm(second, "Verificare di nuovo le cinghie.")
     expect(memory.units.count).to eq(2)
-    offers = Proposals.new(second.reload, floor: 70).to_a
+    offers = Segment::Proposals.new(second.reload, floor: 70).to_a
     expect(offers.map { |offer| offer.values_at(:target, :kind, :score) }).to eq(
       [["Verificare di nuovo le cinghie.", "context", 100], ["Ricontrollare le cinghie.", "exact", 99]]
     )
@@ -110,7 +110,7 @@ RSpec.describe Memory do
 
   it "stops an import that is cancelled, keeps what is in, and goes on when it is begun again" do
     stub_const("Glossema::Exchange::UnitReader::SLICE", 10)
-    stub_const("UnitImport::TOUCH", -1)
+    stub_const("Memory::Import::TOUCH", -1)
     tmx = +""
     pairs =
       Array.new(100) do |index|
@@ -122,17 +122,17 @@ RSpec.describe Memory do
       end
     Glossema::Exchange::Tmx.write(tmx, pairs, source_lang: "en-GB", target_lang: "it-IT")
     change = memory.acts.create!(kind: "import", state: "waiting")
-    UnitImport
+    Memory::Import
       .new(change) { change.update_columns(state: "cancelled") if change.facts["read"] == 50 }
       .run(StringIO.new(tmx), "m.tmx")
     expect(change.reload.state).to eq("cancelled")
     expect(memory.units.count).to be_between(50, 70)
-    UnitImport.new(change).run(StringIO.new(tmx), "m.tmx")
+    Memory::Import.new(change).run(StringIO.new(tmx), "m.tmx")
     expect(change.reload.state).to eq("done")
     expect(memory.units.distinct.count(:source)).to eq(100)
     change.undo
     expect(memory.units.count).to eq(0)
-    expect(MemoryIndex.new(memory.id).find(%w[sentence 7], 2, 70, 100) & MemoryUnit.ids).to eq([])
+    expect(Memory::Index.new(memory.id).find(%w[sentence 7], 2, 70, 100) & MemoryUnit.ids).to eq([])
   end
 
   describe "import by a process of its own" do
@@ -159,7 +159,7 @@ RSpec.describe Memory do
         file.write(bytes)
         file.flush
         return (
-          UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(
+          Memory::Import.new(memory.acts.create!(kind: "import", state: "waiting")).run(
             File.open(file.path, "rb"),
             name
           )
@@ -167,12 +167,12 @@ RSpec.describe Memory do
       end
     end
 
-    before { stub_const("UnitImport::APART", -1) }
+    before { stub_const("Memory::Import::OWN_PROCESS_FROM", -1) }
 
     it "takes in the same as one without, faults too" do
       other = user.memories.create!(name: "Other", source_lang: "en-GB", target_lang: "it-IT")
       apart = import(memory, tmx)
-      stub_const("UnitImport::APART", 1 << 30)
+      stub_const("Memory::Import::OWN_PROCESS_FROM", 1 << 30)
       together = import(other, tmx)
       facts = %w[read added same skipped faults]
       expect(apart.slice(*facts)).to eq(together.slice(*facts))
@@ -191,8 +191,10 @@ RSpec.describe Memory do
         Glossema::Refused,
         /not a TMX file: it begins with <html>/
       )
-      stub_const("UnitImport::READER", "/nowhere")
-      expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/)
+      stub_const("Memory::Import::READER", "/nowhere")
+      expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/) do |refused|
+        expect(refused.code).to eq("reading-ended")
+      end
       expect([memory.units.count, memory.acts.pluck(:state)]).to eq([0, %w[failed failed]])
     end
   end

@@ -1,6 +1,6 @@
 # The memory on SQLite behind the core's port: nothing an exhaustive scan finds is missed, and its index stays
 # right.
-RSpec.describe MemoryStore do
+RSpec.describe Memory::Store do
   let(:memory) { make_user.memories.create!(name: "m", source_lang: "en-GB", target_lang: "it-IT") }
 
   def lookup(text, memories, limit: 5)
@@ -27,7 +27,7 @@ RSpec.describe MemoryStore do
       source_lang: "en-GB",
       target_lang: "it-IT"
     )
-    UnitImport.new(memory.acts.create!(kind: "import", state: "waiting")).run(StringIO.new(tmx), "m.tmx")
+    Memory::Import.new(memory.acts.create!(kind: "import", state: "waiting")).run(StringIO.new(tmx), "m.tmx")
   end
 
   # Stems, endings and numbers make sentences that are like one another, as those of a manual are; some stand
@@ -105,7 +105,7 @@ RSpec.describe MemoryStore do
       lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)]).map do |match|
         [match.score, match.candidate.id]
       end
-    MemoryIndex.new(memory.id).clear
+    Memory::Index.new(memory.id).clear
     memory.units.update_all(words: "")
     expect(lookup("Tighten the bolts of the deck by hands.", [described_class.new(memory)])).to eq([])
     memory.reindex
@@ -152,7 +152,7 @@ RSpec.describe MemoryStore do
             target_lang: "it-IT"
           )
         Glossema::Matching::Lookup
-          .new([described_class.new(memory)], terms: KnownTerms.new([memory]))
+          .new([described_class.new(memory)], terms: Memory::KnownTerms.new([memory]))
           .matches(query, threshold: 60, limit: 1)
           .map { |match| [match.kind, match.target.text, match.score] }
       end
@@ -164,8 +164,8 @@ RSpec.describe MemoryStore do
 
   it "learns while an import runs, sees what is in already, and stays the same through compacting" do
     stub_const("Glossema::Exchange::UnitReader::SLICE", 50)
-    stub_const("MemoryIndex::PART", 100)
-    stub_const("MemoryIndex::PARTS", 3)
+    stub_const("Memory::Index::PART", 100)
+    stub_const("Memory::Index::PARTS", 3)
     texts =
       Array.new(600) do |index|
         "Sentence #{index} about the #{%w[brake wheel lamp][index % 3]} number #{index}x."
@@ -179,12 +179,12 @@ RSpec.describe MemoryStore do
       source_lang: "en-GB",
       target_lang: "it-IT"
     )
-    stub_const("UnitImport::TOUCH", -1)
-    UnitImport
+    stub_const("Memory::Import::TOUCH", -1)
+    Memory::Import
       .new(change) do
         next if seen || change.facts["read"].to_i < 300
 
-        MemoryWriter.new(memory).add(source: "Learned while it ran.", target: "Imparato.")
+        Memory::Writer.new(memory).add(source: "Learned while it ran.", target: "Imparato.")
         seen = [
           lookup(texts[10], [described_class.new(memory)]).size,
           lookup("Learned while it runs.", [described_class.new(memory)]).size
@@ -192,8 +192,8 @@ RSpec.describe MemoryStore do
       end
       .run(StringIO.new(tmx), "m.tmx")
     expect(seen.map(&:positive?)).to eq([true, true])
-    expect(MemoryIndex.select("SELECT whole FROM memory_parts WHERE memory_id = #{memory.id}")).to eq([[1]])
-    expect(MemoryIndex.select("SELECT COUNT(*) FROM memory_fresh WHERE memory_id = #{memory.id}")).to eq(
+    expect(Memory::Index.select("SELECT whole FROM memory_parts WHERE memory_id = #{memory.id}")).to eq([[1]])
+    expect(Memory::Index.select("SELECT COUNT(*) FROM memory_fresh WHERE memory_id = #{memory.id}")).to eq(
       [[0]]
     )
     expect(
@@ -204,7 +204,7 @@ RSpec.describe MemoryStore do
   end
 
   it "follows a unit that changes and forgets one that is gone" do
-    store, writer = described_class.new(memory), MemoryWriter.new(memory)
+    store, writer = described_class.new(memory), Memory::Writer.new(memory)
     unit = MemoryUnit.find(writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia."))
     writer.change(unit, source: "Check the brake lever.", target: "Controllare la leva.")
     expect(lookup("Pull the strap tight.", [store])).to eq([])
@@ -229,7 +229,7 @@ RSpec.describe MemoryStore do
         memories: [{ "memory_id" => british.id, "penalty" => 2 }, { "memory_id" => american.id }]
       )
     offers = -> do
-      Proposals
+      Segment::Proposals
         .new(project.reload.segments.first, floor: 50)
         .to_a
         .map { |offer| offer.values_at(:memory, :score, :penalties) }

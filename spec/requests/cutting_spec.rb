@@ -26,6 +26,16 @@ RSpec.describe "Cutting" do
     end
   end
 
+  it "refuses to split at an edge, and changes nothing" do
+    segment = document.segments.find_by(source: "Check the red brake lever twice.")
+    [0, segment.source.length, -3, 999].each do |at|
+      post "/api/segments/#{segment.id}/cut", params: { at: at }, as: :json
+      expect(body["error"]).to include("code" => "split-edge",
+        "message" => "There is nothing to split off there.")
+    end
+    expect(document.segments.reload.map(&:source)).to include("Check the red brake lever twice.")
+  end
+
   it "joins and splits by hand, keeps what was translated, and delivers the right text" do
     document.update!(hand: {}) &&
       Rules.new(project).keep(

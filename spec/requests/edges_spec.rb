@@ -4,10 +4,18 @@ RSpec.describe "The edges" do
 
   before { sign_in(user) }
 
-  it "keeps what a user sets, and adds to her preferences" do
+  it "keeps what a user sets, adds to her preferences, and refuses what is none" do
     patch "/api/settings", params: { words_per_hour: 420, preferences: { floor: 70 } }, as: :json
-    patch "/api/settings", params: { preferences: { theme: "dark" } }, as: :json
-    expect(body).to include("words_per_hour" => 420, "preferences" => { "floor" => 70, "theme" => "dark" })
+    patch "/api/settings", params: { preferences: { confirm_repeats: true } }, as: :json
+    kept = { "floor" => 70, "confirm_repeats" => true }
+    expect(body).to include("words_per_hour" => 420, "preferences" => kept)
+    { { theme: "dark" } => "preference-unknown", { floor: 7 } => "preference-wrong",
+      { confirm_repeats: "x" } => "preference-wrong" }.each do |wrong, code|
+      patch "/api/settings", params: { words_per_hour: 9, preferences: wrong }, as: :json
+      expect(body["error"]).to include("code" => code)
+    end
+    get "/api/session"
+    expect(body).to include("words_per_hour" => 420, "preferences" => kept)
   end
 
   it "makes a client once, with a code" do
@@ -87,6 +95,12 @@ RSpec.describe "The edges" do
       }
     post "/api/projects/#{id}/beginning", as: :json
     expect(message).to match(/Drop at least one file/)
+    Project.find(id).update!(source_lang: "en-GB", target_lang: "it-IT")
+    Document.last.update!(state: "ready")
+    Document.last.dup.update!(state: "reading", name: "b.txt")
+    post "/api/projects/#{id}/beginning", as: :json
+    expect(message).to eq("The files are still being read.")
+    expect(Project.find(id).begun_at).to be_nil
   end
 
   it "removes a project with all that hangs on it when its time is up, and leaves the memories" do

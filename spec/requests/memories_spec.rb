@@ -40,7 +40,7 @@ RSpec.describe "Memories" do
         target_lang: "it-IT"
       )
     Glossema::Matching::Lookup
-      .new([MemoryStore.new(memory)])
+      .new([Memory::Store.new(memory)])
       .matches(query, threshold: 70)
       .map { |match| match.target.text }
   end
@@ -167,7 +167,7 @@ RSpec.describe "Memories" do
         Glossema::Exchange::Tmx::Pair.new(source: source, target: target, attributes: {})
       end
     )
-    MemoryWriter.new(memory).add(source: "Check the straps.", target: "Controllare le cinghie.")
+    Memory::Writer.new(memory).add(source: "Check the straps.", target: "Controllare le cinghie.")
     get "/api/memories/#{memory.id}/tidy"
     expect(body).to eq(
       "duplicates" => 1,

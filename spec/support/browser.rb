@@ -22,7 +22,8 @@ Capybara.enable_aria_label = true
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
-    put_aways project_acts kept_translations delivered_files deliveries versions segments documents
+    quotes reports rate_cards put_aways project_acts kept_translations
+    delivered_files deliveries versions segments documents
     attachments_of_memories memory_unit_versions memory_changes memory_units memory_postings memory_parts
     memory_fresh memories projects clients users active_storage_attachments active_storage_blobs
   ].freeze

@@ -106,4 +106,26 @@ RSpec.describe "Brief" do
     click_link "Glossema"
     expect(page).to have_css(".side-list", text: "Left")
   end
+
+  it "says what would stay out before it begins, and begins without it when told so" do
+    drop(file("good.txt", "Check the brakes before you ride, and ride slowly in the rain."),
+      file("broken.docx", manual_docx[0, 900]))
+    expect(page).to have_css(".files .alarm", text: "not taken: broken.docx is damaged")
+    find("[aria-label^='Into:']").click
+    type("it-it")
+    press(:enter)
+    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    click_button "Begin the project"
+    expect(page).to have_css("[role=alert]", text: "This file would stay out: broken.docx")
+    eventually do
+      expect(page.evaluate_script("document.activeElement.textContent")).to eq("Begin all the same")
+    end
+    expect(faults).to eq([])
+    click_button "Not yet"
+    expect(page).to have_button("Begin the project")
+    click_button "Begin the project"
+    click_button "Begin all the same"
+    expect(page).to have_css(".card")
+    expect(Project.last.documents.map(&:name)).to contain_exactly("good.txt", "broken.docx")
+  end
 end

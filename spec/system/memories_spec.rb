@@ -30,8 +30,8 @@ RSpec.describe "Memories" do
 
     tmx = File.join(Dir.mktmpdir, "units.tmx")
     unit = ->(source, target) do
-      "<tu><tuv xml:lang=\"en\"><seg>#{source}</seg></tuv><tuv xml:lang=\"it\"><seg>#{target}</seg></tuv></" \
-        "tu>\n"
+      "<tu><tuv xml:lang=\"en\"><seg>#{source}</seg></tuv><tuv xml:lang=\"it\"><seg>#{target}</seg></tuv>" \
+        "</tu>\n"
     end
     File.write(
       tmx,
@@ -96,7 +96,7 @@ RSpec.describe "Memories" do
     expect(page).to have_css(".unit", count: 4)
     find(".facets button", text: "Pell & Rook").click
     expect(page).to have_css(".unit", count: 1)
-    check "Choose: Ask your dealer."
+    find("input[aria-label='Choose: Ask your dealer.']", visible: :all).click
     click_button "delete"
     expect(page).to have_text("1 unit deleted.")
     expect(page).to have_text("No unit fits.")
@@ -104,6 +104,13 @@ RSpec.describe "Memories" do
     click_button "Undo"
     expect(page).to have_css(".unit", count: 1)
     expect(memory.units.count).to eq(4)
+  end
+
+  def column(label) = find("label", text: label).find(".ant-select")
+
+  def choose_column(label, value)
+    column(label).click
+    find(".ant-select-item-option", text: value, match: :prefer_exact).click
   end
 
   it "show the columns of a table before its units are brought in" do
@@ -121,13 +128,13 @@ RSpec.describe "Memories" do
           )
         end
     attach_file("Bring units in: Tarnholt, delivered", table, make_visible: true)
-    expect(page).to have_select("The source stands in column", selected: "C · English")
-    expect(page).to have_select("the translation in column", selected: "B · italiano")
+    expect(column("The source stands in column")).to have_text("C · English")
+    expect(column("the translation in column")).to have_text("B · italiano")
     expect(page).to have_css(".table-look td.used", text: "Oil the chain.")
     expect(faults).to eq([])
-    select "–", from: "the translation in column"
+    choose_column "the translation in column", "–"
     expect(page).to have_button("Bring in", disabled: true)
-    select "B · italiano", from: "the translation in column"
+    choose_column "the translation in column", "B · italiano"
     click_button "Bring in"
     expect(page).to have_css(".unit", text: "Serrare i bulloni.")
     expect(memory.units.find_by(source: "Oil the chain.").target).to eq("Oliare la catena.")

@@ -158,4 +158,24 @@ RSpec.describe "Nothing typed is lost" do
     page.execute_script(paste, editor.native, long)
     eventually { expect(on_disk(segments[0]).target.length).to be > 10_000 }
   end
+
+  def compose(text) = page.driver.browser.execute_cdp("Input.imeSetComposition", text: text,
+    selectionStart: text.length, selectionEnd: text.length)
+
+  it "leaves Escape and Enter to a composition, and keeps what was composed" do
+    type("Casa ")
+    compose("にほん")
+    expect(editor).to have_text("Casa にほん")
+    composing = "new KeyboardEvent('keydown', { key: arguments[1], isComposing: true, bubbles: true, " \
+      "cancelable: true, ctrlKey: arguments[1] === 'Enter' })"
+    %w[Escape Enter].each do |key|
+      page.execute_script("arguments[0].dispatchEvent(#{composing})", editor.native, key)
+      expect(card).to have_css(".source", text: "The rear deck")
+    end
+    page.driver.browser.execute_cdp("Input.insertText", text: "日本")
+    expect(editor).to have_text("Casa 日本")
+    eventually { expect(on_disk(segments[0]).target).to eq("Casa 日本") }
+    press(:escape)
+    expect(page).to have_no_css(".card")
+  end
 end

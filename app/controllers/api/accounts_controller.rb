@@ -20,7 +20,7 @@ module Api
 
     def change_password
       unless current_user.authenticate(params[:current_password].to_s)
-        return refuse("password-wrong", "The password you have now is another one.")
+        return refuse("password-wrong")
       end
 
       current_user.update!(password: params[:password].to_s)

@@ -2,45 +2,37 @@
 module Api
   class BaseController < ApplicationController
     before_action :require_user
-    rescue_from(Glossema::Refused) { |error| refuse(error.code, error.message) }
+    rescue_from(Glossema::Refused) { |error| answer_refusal(error) }
     rescue_from(ActiveRecord::RecordNotFound) do
-      refuse("not-found", "This does not exist, or is not yours.", :not_found)
+      refuse("not-found", status: :not_found)
     end
     rescue_from(ActiveRecord::RecordInvalid) do |error|
-      refuse(
-        "not-valid",
-        "#{error.record.errors.map { |fault|
-          fault.attribute == :base ? fault.message : "#{fault.attribute.to_s.humanize} #{fault.message}"
-        }.to_sentence}.".sub(
-          /\.\.\z/,
-          "."
-        )
-      )
+      refuse("not-valid.record", faults: faults_of(error.record))
     end
     rescue_from(ActionController::ParameterMissing) do |error|
-      refuse("not-valid", "#{error.param} is missing.")
+      refuse("not-valid.missing", name: error.param)
     end
     rescue_from(ActionController::InvalidAuthenticityToken) do
       response.headers["X-CSRF-Token"] = form_authenticity_token
-      refuse("forged", "This page is out of date. Reload it and try again.")
+      refuse("forged")
     end
 
     rescue_from(ActiveRecord::StatementInvalid) do |error|
       raise error unless error.cause.is_a?(SQLite3::FullException)
 
-      refuse("disk-full", "The disk of the server is full: nothing can be kept until there is room.", 507)
+      refuse("disk-full", status: 507)
     end
 
     private
 
     # Whoever the page belongs to must still be who is signed in: what one typed is never kept as another's.
     def require_user
-      return refuse("signed-out", "Sign in first.", :unauthorized) unless current_user
+      return refuse("signed-out", status: :unauthorized) unless current_user
 
       owner = request.headers["X-User"].presence
       return unless owner && owner.to_i != current_user.id
 
-      refuse("other-account", "Another account is signed in now. Sign in as before to go on.", :unauthorized)
+      refuse("other-account", status: :unauthorized)
     end
 
     # Tells all open pages of a project what segments read now; answers the segments as they were told.
@@ -50,17 +42,40 @@ module Api
       told
     end
 
-    def refuse(code, message, status = 422)
-      render json: { error: { code: code, message: message } }, status: status
+    # key: "code" or "code.variant" of the catalogue; details: what its sentence names.
+    def refuse(key, status: 422, **details)
+      answer_refusal(Glossema::Refused.new(key, **details), status)
+    end
+
+    def answer_refusal(refusal, status = 422)
+      render json: { error: error_of(refusal) }, status: status
+    end
+
+    def error_of(refusal) = { code: refusal.code, message: refusal.message }
+
+    # What is wrong with a record, as a sentence without its stop.
+    def faults_of(record)
+      faults =
+        record.errors.map do |fault|
+          fault.attribute == :base ? fault.message : "#{fault.attribute.to_s.humanize} #{fault.message}"
+        end
+      faults.to_sentence.chomp(".")
     end
 
     # The files of a parameter. Raises Refused when there is none.
     def uploads(name)
       files = Array(params[name]).grep(ActionDispatch::Http::UploadedFile)
-      files.presence || raise(Glossema::Refused.new("no-file", "No file came with this."))
+      files.presence || raise(Glossema::Refused.new("no-file"))
     end
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
+
+    # Whose rules a request is about: a project's, a client's, or hers.
+    def owner
+      return current_user.clients.present.find(params[:client_id]) if params[:client_id]
+
+      params[:project_id] ? project : current_user
+    end
 
     # The rules a request brings: edited ones, or a file in SRX.
     def given_rules

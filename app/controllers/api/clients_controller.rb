@@ -1,9 +1,40 @@
-# The clients of a translator.
+# The clients of a translator and what is set up once for each.
 module Api
   class ClientsController < BaseController
-    def index = answer(ClientResource.new(current_user.clients.order(:name)))
+    TEXTS = %i[
+      name code address own_address file_pattern reference_pattern machine notes conditions valid_days
+    ].freeze
+    LISTS = { subjects: [], never_used: [], never_translated: [] }.freeze
+    ROWS = {
+      people: %i[name role email phone],
+      memories: %i[memory_id learns read_only penalty]
+    }.freeze
 
-    def create =
-      answer(ClientResource.new(current_user.clients.create!(params.permit(:name, :code))), status: :created)
+    def index = answer(ClientResource.new(current_user.clients.present.order(:name)))
+    def show = answer(ClientPageResource.new(client))
+
+    def create
+      made = current_user.clients.create!(params.permit(:name, :code))
+      answer(ClientResource.new(made), status: :created)
+    end
+
+    # params: any of TEXTS, LISTS and ROWS; keep_from: a project whose settings are kept for the client.
+    def update
+      if params[:keep_from]
+        client.keep_from(current_user.projects.find(params[:keep_from]))
+      else
+        client.update!(params.permit(*TEXTS, **LISTS, **ROWS))
+      end
+      answer(ClientPageResource.new(client))
+    end
+
+    def destroy
+      client.put_away
+      head :no_content
+    end
+
+    private
+
+    def client = @client ||= current_user.clients.present.find(params[:id])
   end
 end

@@ -3,7 +3,7 @@ module Api
   class ConcordancesController < BaseController
     def show
       render json:
-               Concordance.new(
+               Memory::Concordance.new(
                  project.memories.where(deleted_at: nil).to_a,
                  project: project,
                  text: params[:text],

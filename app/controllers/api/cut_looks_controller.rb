@@ -6,7 +6,7 @@ module Api
       documents = project.documents.select(&:ready?)
       documents = documents.select { |one| one.id == params[:document_id].to_i } if params[:document_id]
       settings = { by: params[:by], options: options_of(documents.first) }
-      render json: CutLook.new(documents, settings: settings, rules: rules).to_h
+      render json: Document::CutLook.new(documents, settings: settings, rules: rules).to_h
     end
 
     private

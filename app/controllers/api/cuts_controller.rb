@@ -9,7 +9,7 @@ module Api
 
     # Joins; answers also after which text the border stood.
     def destroy
-      ending = Cutting.ending(segment.source_content)
+      ending = Document::Cutting.ending(segment.source_content)
       document.join(segment, by: current_user)
       render json: listing.merge(after: ending)
     end

@@ -4,7 +4,7 @@ module Api
     def create
       rules = Rules.new(project)
       text = params[:text].to_s.strip
-      return refuse("text-empty", "Say after which text the rules should never split.") if text.empty?
+      return refuse("text-empty") if text.empty?
 
       before = project.rules
       rules.keep(rules.srx.excepting(project.source_lang, text))

@@ -26,10 +26,7 @@ module Api
             by: current_user
           )
         else
-          raise Glossema::Refused.new(
-            "kind-unknown",
-            "“#{params[:kind]}” is nothing that can be done to units."
-          )
+          raise Glossema::Refused.new("kind-unknown", kind: params[:kind])
         end
       answer(MemoryChangeResource.new(change), status: :created)
     end

@@ -22,7 +22,7 @@ module Api
     end
 
     rescue_from(JSON::ParserError) do
-      refuse("columns-unknown", "The columns of the table cannot be read; say them as numbers or letters.")
+      refuse("columns-unknown")
     end
 
     # params: file; different ("both", "newer"): what happens where a source has another target; columns: for

@@ -5,7 +5,7 @@ module Api
 
     # params: text, side, facets (client, subject, author, project, origin), tidy, page.
     def index
-      found = UnitSearch.new(memory, params)
+      found = Memory::Search.new(memory, params)
       units = found.units.order(found.order).offset(PAGE * params[:page].to_i).limit(PAGE + 1).to_a
       render json: { units: rows(units.first(PAGE)), more: units.size > PAGE, count: found.count }
     end

@@ -4,7 +4,7 @@ module Api
     skip_before_action :require_user
     rate_limit to: 5,
       within: 10.minutes,
-      with: -> { refuse("too-many", "Too many tries. Wait ten minutes, then try again.", :too_many_requests) }
+      with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
 
     # The same answer whether there is such an account or not.
     def create
@@ -18,7 +18,7 @@ module Api
 
     def update
       user = User.find_by_token_for(:password_reset, params[:id])
-      return refuse("link-old", "This link is no longer good. Ask for a new one.") unless user
+      return refuse("link-old") unless user
 
       user.update!(password: params[:password].to_s)
       user.end_sessions

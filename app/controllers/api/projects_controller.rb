@@ -1,33 +1,28 @@
 # Projects, and briefs that are not projects yet.
 module Api
   class ProjectsController < BaseController
-    FIELDS = %i[name reference client_id subject description source_lang target_lang due_at].freeze
+    MEMORY_FIELDS = %i[memory_id learns read_only penalty].freeze
+    FIELDS = %i[
+      name reference client_id subject description source_lang target_lang due_at file_pattern
+    ].freeze
+    LISTS = { never_used: [], never_translated: [] }.freeze
 
     def show = answer(ProjectResource.new(project))
 
-    def create = answer(ProjectResource.new(current_user.projects.create!), status: :created)
+    # params: template_id: the template it begins with; client_id, target_lang: what is known already.
+    def create
+      template = params[:template_id].presence && current_user.projects.templates.find(params[:template_id])
+      made = template ? template.new_brief : current_user.projects.create!(known_already)
+      answer(ProjectResource.new(made), status: :created)
+    end
 
+    # params: FIELDS; memories: rows of MEMORY_FIELDS in order; opened: it is being looked at.
     def update
-      fields = params.permit(*FIELDS)
+      fields = params.permit(*FIELDS, **LISTS)
       current_user.clients.find(fields[:client_id]) if fields[:client_id].present?
-      retargeted = fields.key?(:target_lang) && fields[:target_lang] != project.target_lang
       project.transaction do
-        project.update!(fields)
-        project.opened_at = Time.current if params[:opened]
-        project.save!
-        if params.key?(:memories)
-          project.attach(
-            params[:memories].map { |row| row.permit(:memory_id, :learns, :read_only, :penalty).to_h }
-          )
-        end
-        project.propose if !project.begun? && (fields.keys & %w[client_id source_lang]).any?
-      end
-      # Plural forms and the like go by the target language.
-      if retargeted && !project.begun?
-        project
-          .documents
-          .select { |document| document.ready? && document.depends_on_target? }
-          .each(&:read_later)
+        project.change(fields, opened: params[:opened].present?)
+        project.attach(memories) if params.key?(:memories)
       end
       answer(ProjectResource.new(project.reload))
     end
@@ -36,5 +31,14 @@ module Api
       project.put_away
       head :no_content
     end
+
+    private
+
+    def known_already
+      current_user.clients.find(params[:client_id]) if params[:client_id].present?
+      params.permit(:client_id, :target_lang)
+    end
+
+    def memories = params[:memories].map { |row| row.permit(*MEMORY_FIELDS).to_h }
   end
 end

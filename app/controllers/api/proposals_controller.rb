@@ -4,7 +4,7 @@ module Api
     def index
       segment = Segment.where(project: current_user.projects).find(params[:segment_id])
       render json: {
-        proposals: Proposals.new(segment, floor: current_user.preferences.fetch("floor", 50)).to_a
+        proposals: Segment::Proposals.new(segment, floor: current_user.preferences.fetch("floor", 50)).to_a
       }
     end
   end

@@ -1,4 +1,4 @@
-# Segmentation rules: of a project, or hers for all projects.
+# Segmentation rules: of a project, of a client for new projects, or hers for all projects.
 module Api
   class RulesController < BaseController
     def show
@@ -22,7 +22,6 @@ module Api
 
     private
 
-    def owner = params[:project_id] ? project : current_user
     def rules = @rules ||= Rules.new(owner)
 
     # Rules as they were can be brought back. Only the text of this project is cut anew; others keep their
@@ -40,8 +39,8 @@ module Api
     end
 
     def note_old(xml)
-      place = params[:project_id] ? owner.name : nil
-      facts = { xml: xml, project_id: params[:project_id] }.compact
+      place = owner.is_a?(User) ? nil : owner.name
+      facts = { xml: xml, project_id: params[:project_id], client_id: params[:client_id] }.compact
       PutAway.note(current_user, "rules", name: "", place: place, facts: facts)
     end
 

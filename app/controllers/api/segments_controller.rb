@@ -28,8 +28,8 @@ module Api
     end
 
     def conflict(segment)
-      error = { code: "changed-meanwhile", message: "This segment was changed elsewhere meanwhile." }
-      render json: { error: error, segment: SegmentResource.new(segment).to_h }, status: :conflict
+      refusal = Glossema::Refused.new("changed-meanwhile")
+      render json: { error: error_of(refusal), segment: SegmentResource.new(segment).to_h }, status: :conflict
     end
 
     def write(segment)

@@ -5,22 +5,14 @@ module Api
     rate_limit to: 10,
       within: 3.minutes,
       only: :create,
-      with: -> do
-        render json: {
-                 error: {
-                   code: "too-many",
-                   message: "Too many tries. Wait three minutes, then try again."
-                 }
-               },
-          status: :too_many_requests
-      end
+      with: -> { refuse("too-many", status: :too_many_requests, minutes: "three") }
 
     def show = answer(UserResource.new(current_user))
 
     def create
       user = User.authenticate_by(email: params[:email].to_s.strip.downcase, password: params[:password].to_s)
       unless user
-        return refuse("sign-in-wrong", "Mail address and password do not go together.", :unauthorized)
+        return refuse("sign-in-wrong", status: :unauthorized)
       end
 
       begin_session(user)

@@ -1,18 +1,13 @@
 # What a user sets for herself.
 module Api
   class SettingsController < BaseController
+    FIELDS = %i[name words_per_hour reference_pattern quote_pattern address remind_at time_zone].freeze
+
     def update
-      current_user.update!(
-        params
-          .permit(:name, :words_per_hour, :reference_pattern, preferences: {})
-          .then do |given|
-            if given[:preferences]
-              given.merge(preferences: current_user.preferences.merge(given[:preferences]))
-            else
-              given
-            end
-          end
-      )
+      User.transaction do
+        current_user.prefer(params[:preferences].to_unsafe_h) if params[:preferences]
+        current_user.update!(params.permit(*FIELDS, working: [:from, :to, { days: [] }]))
+      end
       answer(UserResource.new(current_user))
     end
   end

@@ -4,15 +4,7 @@ module Api
     skip_before_action :require_user
     rate_limit to: 10,
       within: 10.minutes,
-      with: -> do
-        render json: {
-                 error: {
-                   code: "too-many",
-                   message: "Too many tries. Wait ten minutes, then try again."
-                 }
-               },
-          status: :too_many_requests
-      end
+      with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
 
     def create
       user = User.create!(params.permit(:name, :email, :password).reverse_merge(password: ""))

@@ -14,7 +14,7 @@ module Api
 
     def update
       unless document.role == "pending" && document.ready?
-        raise Glossema::Refused.new("not-compared", "The new version is still being compared.")
+        raise Glossema::Refused.new("not-compared")
       end
 
       document.take_in(by: current_user)
@@ -23,8 +23,9 @@ module Api
 
     # A pending version is thrown away; one that was taken in gives its place back.
     def destroy
-      return answer(DocumentResource.new(document.put_back(by: current_user))) unless document.role == "pen" \
-        "ding"
+      unless document.role == "pending"
+        return answer(DocumentResource.new(document.put_back(by: current_user)))
+      end
 
       document.destroy!
       head :no_content

@@ -90,7 +90,7 @@ module Glossema
 
     def segment
       text = @input.read.to_s
-      raise Refused.new("encoding", "Standard input is not UTF-8 text.") unless text.valid_encoding?
+      raise Refused.new("encoding.standard-input") unless text.valid_encoding?
 
       segmenter = Segmentation::Segmenter.new(need(:lang, "--lang"), by: @options[:by], rules: rules)
       segmenter.segments(text).each { |piece| @options[:plain] ? @output.puts(piece) : say(piece) }
@@ -98,18 +98,14 @@ module Glossema
     end
 
     def count
-      raise Refused.new("usage", "Name at least one file to count.") if @arguments.empty?
+      raise Refused.new("usage.nothing-to-count") if @arguments.empty?
 
+      rates = @options[:rates] && read_rates(@options[:rates])
       opened = @arguments.map { |path| document(path) }
-      bands = Counting::Bands.assign(opened.flat_map { |one| matched(one) })
-      files =
-        opened.map do |one|
-          counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
-          rows = bands.shift(counts.size).zip(counts)
-          { "name" => one.name, **figures(counts), "bands" => Counting::Bands.sum(rows), :rows => rows }
-        end
-      rows = files.flat_map { |file| file.delete(:rows) }
-      say("files" => files, **figures(rows.map(&:last)), "bands" => Counting::Bands.sum(rows))
+      answer = counted(opened, opened.flat_map { |one| matched(one, @options[:against]) })
+      answer["beside"] = beside(answer, opened) if @options[:beside]
+      answer["quote"] = Counting::Quote.new(answer["bands"], rates).to_h if rates
+      say(answer)
       DONE
     end
 
@@ -128,8 +124,49 @@ module Glossema
 
     private
 
-    # The contents of a document with the best match of each, for bands.
-    def matched(opened) = opened.segments.map { |segment| [segment.content, nil] }
+    # The contents of a document with the best match of each in a memory of this name, for bands. Memories are
+    # the application's; here there is none.
+    def matched(opened, _memory) = opened.segments.map { |segment| [segment.content, nil] }
+
+    # The count of some documents; matched: what all their segments have in the memory, in order.
+    def counted(opened, matched)
+      bands = Counting::Bands.assign(matched)
+      rows =
+        opened.map do |one|
+          counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
+          bands.shift(counts.size).zip(counts)
+        end
+      files = opened.zip(rows).map { |one, own| { "name" => one.name, **sums(own) } }
+      { "files" => files, **sums(rows.flatten(1)) }
+    end
+
+    # rows: [[band, Count] …]
+    def sums(rows) = { **figures(rows.map(&:last)), "bands" => Counting::Bands.sum(rows) }
+
+    # The same documents counted against another memory, or none, and what the first count has more.
+    def beside(answer, opened)
+      name = @options[:beside] == "none" ? nil : @options[:beside]
+      other = counted(opened, opened.flat_map { |one| matched(one, name) })
+      {
+        **other.slice("words", "bands"),
+        "differences" => Counting::Comparison.differences(answer["bands"], other["bands"])
+      }
+    end
+
+    def read_rates(path)
+      raise Refused.new("missing", path: path) unless File.file?(path)
+
+      given = JSON.parse(File.read(path, encoding: "UTF-8"))
+      raise Refused.new("rates-broken.no-object", name: File.basename(path)) unless given.is_a?(Hash)
+
+      Counting::Rates.new(given)
+    rescue JSON::ParserError, EncodingError
+      raise Refused.new("rates-broken.no-object", name: File.basename(path))
+    rescue Refused => e
+      raise if e.details.key?(:name) || e.details.key?(:path)
+
+      raise Refused.new("rates-broken.refused", name: File.basename(path), reason: e.message)
+    end
 
     def parse_options
       OptionParser
@@ -138,6 +175,8 @@ module Glossema
           parser.on("--target-lang L") { |value| @options[:target_lang] = language(value) }
           parser.on("--lang L") { |value| @options[:lang] = @options[:source_lang] = language(value) }
           parser.on("--by UNIT", %w[sentence paragraph]) { |value| @options[:by] = value }
+          parser.on("--beside MEMORY") { |value| @options[:beside] = value }
+          parser.on("--rates FILE") { |value| @options[:rates] = value }
           parser.on("--rules FILE") { |value| @options[:rules] = value }
           parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
           parser.on("--pseudo") { @options[:pseudo] = true }
@@ -154,7 +193,7 @@ module Glossema
       if Languages.valid?(value)
         value
       else
-        raise(Refused.new("language-unknown", "“#{value}” is not a language tag such as en or de-CH."))
+        raise(Refused.new("language-unknown.tag", value: value))
       end
     end
 
@@ -166,7 +205,7 @@ module Glossema
       end
 
     def document(path = argument("FILE"))
-      raise Refused.new("missing", "#{path} does not exist.") unless File.file?(path)
+      raise Refused.new("missing", path: path) unless File.file?(path)
 
       @file_name = File.basename(path)
       Document.new(
@@ -204,12 +243,17 @@ module Glossema
             raise(
               Refused.new(
                 "segment-unknown",
-                "#{path}, line #{index + 1}: #{opened.name} has no segment #{row["id"].inspect}."
+                path: path,
+                line: index + 1,
+                name: opened.name,
+                id: row["id"].inspect
               )
             )
           [segment.id, Content.parse(row["target"].to_s, segment.content)]
         rescue Refused => e
-          raise e.code == "code-unknown" ? Refused.new(e.code, "#{path}, line #{index + 1}: #{e.message}") : e
+          raise e unless e.code == "code-unknown"
+
+          raise Refused.new("code-unknown.line", path: path, line: index + 1, written: e.details[:written])
         end
     end
 
@@ -225,8 +269,8 @@ module Glossema
       }
     end
 
-    def argument(name) = @arguments.shift || raise(Refused.new("usage", "#{name} is missing."))
-    def need(option, name) = @options[option] || raise(Refused.new("usage", "#{name} is missing."))
+    def argument(name) = @arguments.shift || raise(Refused.new("usage.missing", name: name))
+    def need(option, name) = @options[option] || raise(Refused.new("usage.missing", name: name))
 
     def say(value)
       @output.puts(JSON.generate(value))

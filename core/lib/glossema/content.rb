@@ -62,8 +62,8 @@ module Glossema
         items << written[rest...match.begin(0)]
         rest = match.end(0)
         items << (
-          escaped || table[[(open || close || alone).to_i, open ? :open : (close ? :close : :alone)]] ||
-            raise(Refused.new("code-unknown", "The code #{match[0]} does not exist in the source."))
+          escaped || table[[(open || close || alone).to_i, Content.kind_of(open, close)]] ||
+            raise(Refused.new("code-unknown.segment", written: match[0]))
         )
       end
       new(items << written[rest..])
@@ -89,7 +89,7 @@ module Glossema
           .map do |slash, id, single|
             Code.new(
               id: id.to_i,
-              kind: slash == "/" ? :close : (single == "/" ? :alone : :open),
+              kind: Content.kind_of(slash != "/" && single != "/", slash == "/"),
               key: id,
               type: "code",
               equiv: ""
@@ -105,6 +105,13 @@ module Glossema
 
     # The text, codes replaced by the text they stand for.
     def text = items.map { |item| item.is_a?(String) ? item : item.equiv.to_s }.join
+
+    # What a code in written form is, by which of its marks are there.
+    def self.kind_of(open, close)
+      return :open if open
+
+      close ? :close : :alone
+    end
 
     # The text with codes written {1} … {/1} and {2/}; a literal brace or backslash is escaped.
     def written

@@ -147,12 +147,12 @@ module Glossema
     STUMBLES = [NoMethodError, TypeError, ArgumentError, RangeError, IndexError, EncodingError].freeze
 
     def read(bytes, options)
+      Formats.check_options(@format, options, name)
       @format.read(bytes, name: name, options: options)
     rescue *STUMBLES
       raise if ENV["GLOSSEMA_TRACE"]
 
-      raise Refused.new("damaged",
-        "#{name} cannot be read: something in it is not as a file of #{@format::NAME} has it.")
+      raise Refused.new("damaged.not-as-usual", name: name, file_format: @format::NAME)
     end
 
     # Kinds of unit whose number alone may have to take the target's form.

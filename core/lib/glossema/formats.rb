@@ -1,5 +1,8 @@
-# The registry of file formats. A format is a class with
+# The registry of file formats. A format is a class in a file of its own under formats/<family>/, found by
+# being there, with
+#   Formats.announce(self, rank:)
 #   NAME, EXTENSIONS, MEDIA_TYPE
+#   DEFAULTS  its options: {name => true or false, a text, a Choice, or Inner for what only programs set}
 #   .recognises?(bytes, name)  by content
 #   .read(bytes, name:, options:) → an object answering
 #       options      those it was read with
@@ -35,7 +38,12 @@ module Glossema
       :whole,
       :extra,
       keyword_init: true
-    )
+    ) do
+      # The place of a unit in words, or nil where its look says already what it is. path, block: as above.
+      def self.place(path, block) = block.match?(Unit::SPEAKING) ? nil : path
+    end
+  # Blocks that are known by how they look.
+  Unit::SPEAKING = /\A(?:heading|title|paragraph|list-item|line|cue)/
   # Another translation a file offers: source and target are Contents, score is 0…100 or nil, origin a word or
   # nil.
   Alternative = Struct.new(:source, :target, :score, :origin, keyword_init: true)
@@ -43,117 +51,103 @@ module Glossema
   module Formats
     MAX_BYTES = 200 * 1024 * 1024
 
+    # A default that is one of several choices.
+    Choice = Struct.new(:default, :choices)
+    # A default that only programs set.
+    Inner = Struct.new(:default)
+    LONGEST_OPTION = 20_000
+
+    @ranks = {}
+
     module_function
 
-    def all =
-      [
-        Docx,
-        Pptx,
-        Xlsx,
-        Odt,
-        Ods,
-        Odp,
-        Epub,
-        Xliff,
-        TmxFile,
-        Html5,
-        Android,
-        Xml,
-        Po,
-        Json,
-        Yaml,
-        Webvtt,
-        Subrip,
-        Properties,
-        AppleStrings,
-        Ini,
-        Csv,
-        Tsv,
-        Markdown,
-        PlainText
-      ]
+    # Does what is read from files of a format depend on the language they are translated into?
+    def needs_target?(format) = format::DEFAULTS.key?("target_language")
 
-    # Options that only programs set.
-    INNER_OPTIONS = %w[target_language preset].freeze
-    CHOICES = {
-      "paragraphs" => %w[line blank-line],
-      "header" => %w[translate keep],
-      "separator" => ["", "comma", "semicolon", "tab", "bar"]
-    }.freeze
+    # Called by each format in its file. rank: those with a surer sign of what they are are asked first, so
+    # that one that takes nearly anything comes last.
+    def announce(format, rank:) = @ranks[format] = rank
+
+    # Every format, those first that are asked first.
+    def all = @ranks.sort_by { |format, rank| [rank, format.name] }.map(&:first)
+
+    # The format of this NAME, or nil.
+    def named(name) = all.find { |format| format::NAME == name }
+
+    # The defaults of a format's options as plain values.
+    def defaults(format) = format::DEFAULTS.transform_values { |value| plain(value) }
 
     # What can be chosen when a file of this format is read: [{"name", "kind" ("switch", "choice", "text"),
     # "default", "choices"}].
     def options_of(format)
-      format::DEFAULTS
-        .reject { |name, _| INNER_OPTIONS.include?(name) }
-        .map do |name, default|
-          kind = [true, false].include?(default) ? "switch" : (CHOICES.key?(name) ? "choice" : "text")
-          { "name" => name, "kind" => kind, "default" => default, "choices" => CHOICES[name] }.compact
-        end
+      format::DEFAULTS.reject { |_, value| value.is_a?(Inner) }.map do |name, value|
+        choices = value.choices if value.is_a?(Choice)
+        { "name" => name, "kind" => kind_of(value), "default" => plain(value), "choices" => choices }.compact
+      end
     end
+
+    # Of options given, only those the format has, of the kind they are.
+    def permitted(format, given)
+      options_of(format).each_with_object({}) do |option, permitted|
+        value = given[option["name"]]
+        permitted[option["name"]] = typed(option, value) unless value.nil?
+      end
+    end
+
+    # Raises Refused "option-unknown" when there is an option the format does not have. What only programs set
+    # is passed over by formats that do not need it.
+    def check_options(format, options, name)
+      unknown = options.keys - format::DEFAULTS.keys - INNER_NAMES
+      return if unknown.empty?
+
+      names = options_of(format).map { |option| option["name"] }
+      known = names.empty? ? "none" : names.join(", ")
+      details = { name: name, file_format: format::NAME, option: unknown.first, names: known }
+      raise Refused.new("option-unknown", **details)
+    end
+
+    INNER_NAMES = %w[target_language preset].freeze
+
+    def plain(value) = value.is_a?(Choice) || value.is_a?(Inner) ? value.default : value
+
+    def kind_of(value)
+      return "choice" if value.is_a?(Choice)
+
+      [true, false].include?(value) ? "switch" : "text"
+    end
+
+    def typed(option, value)
+      return [true, "true"].include?(value) if option["kind"] == "switch"
+
+      text = value.to_s[0, LONGEST_OPTION]
+      option["kind"] == "text" || option["choices"].include?(text) ? text : option["default"]
+    end
+    private_class_method :plain, :kind_of, :typed
 
     # bytes: the file; name: as the user knows it. Returns the format class.
     # Raises Refused "empty", "too-large" or "format-unknown".
     def detect(bytes, name)
-      raise Refused.new("empty", "#{name} is empty.") if bytes.empty?
+      raise Refused.new("empty", name: name) if bytes.empty?
       if bytes.bytesize > MAX_BYTES
-        raise Refused.new("too-large", "#{name} is larger than #{MAX_BYTES / 1024 / 1024} MB.")
+        raise Refused.new("too-large", name: name, megabytes: MAX_BYTES / 1024 / 1024)
       end
 
       bytes = bytes.b
       Container.refuse_locked(bytes, name)
       all.find { |format| format.recognises?(bytes, name) } ||
         raise(
-          Refused.new(
-            "format-unknown",
-            "#{name} is not in a format that can be translated here (" \
-              "#{all.map { |format| format::NAME }.join(", ")})."
-          )
+          Refused.new("format-unknown.any", name: name, formats: all.map { |format| format::NAME }.join(", "))
         )
     end
   end
 end
 
-require "glossema/formats/container"
-require "glossema/formats/nodes"
-require "glossema/formats/turning"
-require "glossema/formats/runs"
-require "glossema/formats/renewal"
-require "glossema/formats/computed_texts"
-require "glossema/formats/drawing"
-require "glossema/formats/package"
-require "glossema/formats/ooxml"
-require "glossema/formats/encoded_text"
-require "glossema/formats/text_file"
-require "glossema/formats/placeholders"
-require "glossema/formats/markup"
-require "glossema/formats/marked_file"
-require "glossema/formats/html5"
-require "glossema/formats/its"
-require "glossema/formats/xml"
-require "glossema/formats/xliff"
-require "glossema/formats/tmx_file"
-require "glossema/formats/plurals"
-require "glossema/formats/message"
-require "glossema/formats/keyed_file"
-require "glossema/formats/android"
-require "glossema/formats/json"
-require "glossema/formats/yaml"
-require "glossema/formats/po"
-require "glossema/formats/properties"
-require "glossema/formats/apple_strings"
-require "glossema/formats/ini"
-require "glossema/formats/csv"
-require "glossema/formats/subrip"
-require "glossema/formats/webvtt"
-require "glossema/formats/markdown"
-require "glossema/formats/epub"
-require "glossema/formats/plain_text"
-require "glossema/formats/docx"
-require "glossema/formats/pptx"
-require "glossema/formats/cells"
-require "glossema/formats/xlsx"
-require "glossema/formats/odf"
-require "glossema/formats/odt"
-require "glossema/formats/odp"
-require "glossema/formats/ods"
+# What formats share, in the order in which they build on each other; then the formats, each found by being
+# there.
+%w[
+  container nodes turning runs renewal computed_texts package encoded_text text_file placeholders markup
+  marked_file plurals message keyed_file columns cells
+].each { |name| require "glossema/formats/shared/#{name}" }
+%w[office markup software timed bilingual plain].each do |family|
+  Dir[File.join(__dir__, "formats", family, "*.rb")].sort.each { |path| require path }
+end

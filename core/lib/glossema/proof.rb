@@ -130,13 +130,12 @@ module Glossema
         # What a client's file brought along is not ours to mend here.
         next if segment.target && target == segment.target
 
-        lost = segment.content.codes.map(&:written).tally
-        target.codes.each { |code| lost[code.written] = lost.fetch(code.written, 0) - 1 }
-        wrong = lost.reject { |_, count| count.zero? }
-        next if wrong.empty?
+        balance = Content::Balance.new(segment.content.written, target.written)
+        next if balance.even?
 
-        words = wrong.map { |code, count| "#{code} #{count.positive? ? "missing" : "added"}" }.join(", ")
-        note(segment.id, "codes", "Codes of “#{segment.content.text[0, 50]}”: #{words}.")
+        words = balance.missing.uniq.map { |code| "#{code} missing" } +
+          balance.added.uniq.map { |code| "#{code} added" }
+        note(segment.id, "codes", "Codes of “#{segment.content.text[0, 50]}”: #{words.join(", ")}.")
       end
     end
 

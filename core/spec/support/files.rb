@@ -25,6 +25,13 @@ module Files
     <w:style w:type="character" w:styleId="Nothing"><w:name w:val="Nothing"/></w:style></w:styles>
   XML
 
+  SHEET_SPACES =
+    %(xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="#{RELATION}").freeze
+  SHEET_TYPES =
+    %(<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">) +
+    %(<Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.) +
+    %(spreadsheetml.sheet.main+xml"/></Types>)
+
   module_function
 
   # body: the XML inside w:body; parts: further parts {path => XML}, related as their name says.
@@ -42,6 +49,29 @@ module Files
       "word/document.xml" =>
         %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n) +
           %(<w:document #{NAMESPACES}><w:body>#{body}</w:body></w:document>),
+      **parts
+    )
+  end
+
+  # sheets: {name => XML inside worksheet}; strings: XML of si elements; parts: further parts {path => XML};
+  # states: {name => attributes}.
+  def xlsx(sheets, strings = "", parts = {}, states = {})
+    names = sheets.keys
+    paths = names.each_index.map { |i| "worksheets/sheet#{i + 1}.xml" }
+    related = paths.each_with_index.map { |path, i| relationship("s#{i + 1}", "worksheet", path) }
+    listed = names.each_with_index.map do |name, i|
+      %(<sheet name="#{name}" sheetId="#{i + 1}" #{states[name]} r:id="s#{i + 1}"/>)
+    end
+    zip(
+      "[Content_Types].xml" => SHEET_TYPES,
+      "_rels/.rels" => relationships(relationship("r1", "officeDocument", "xl/workbook.xml")),
+      "xl/_rels/workbook.xml.rels" =>
+        relationships(*related, relationship("t", "sharedStrings", "sharedStrings.xml")),
+      "xl/workbook.xml" => "<workbook #{SHEET_SPACES}><sheets>#{listed.join}</sheets></workbook>",
+      "xl/sharedStrings.xml" => "<sst #{SHEET_SPACES} uniqueCount=\"9\">#{strings}</sst>",
+      **paths.zip(sheets.values).to_h { |path, inner|
+        ["xl/#{path}", "<worksheet #{SHEET_SPACES}>#{inner}</worksheet>"]
+      },
       **parts
     )
   end

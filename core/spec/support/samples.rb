@@ -1,6 +1,10 @@
 # What holds for every real document of a format: written back it is the same, and translated it is proved.
 RSpec.shared_examples "a format on real documents" do |folder, refused: {}|
-  Dir[File.join(Files::SAMPLES, folder, "*.#{folder}")].each do |path|
+  paths = Dir[File.join(Files::SAMPLES, folder, "*.#{folder}")]
+
+  it("has samples to be tried on") { expect(paths).not_to be_empty }
+
+  paths.each do |path|
     name = File.basename(path)
 
     if refused.key?(name)

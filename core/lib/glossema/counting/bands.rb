@@ -4,7 +4,21 @@ module Glossema
     module Bands
       NAMES = %w[context repetition exact 95-99 85-94 75-84 50-74 new].freeze
 
+      # Bands that a reader sees together in a bar, what is known best first.
+      GROUPS = {
+        "known" => %w[context exact],
+        "repetition" => %w[repetition],
+        "85" => %w[95-99 85-94],
+        "50" => %w[75-84 50-74],
+        "new" => %w[new]
+      }.freeze
+
       module_function
+
+      # A table of bands as `sum` answers it → the words of each group.
+      def grouped(table)
+        GROUPS.transform_values { |names| names.sum { |name| table.fetch(name, {}).fetch("words", 0) } }
+      end
 
       # The band of a match score when there is no exact match: 0–99.
       def for_score(score)

@@ -63,10 +63,12 @@ module Glossema
       PLAIN = /\A(?:\(?[A-Za-z0-9]+[),;:!?.]{0,2}(?: +|\z))*\z/
 
       # How many words a text has.
-      def words(text) =
-        text.match?(PLAIN) ?
-          text.count(" ").zero? ? (text.empty? ? 0 : 1) : text.split(" ").size :
-          of(text).count(&:counts?)
+      def words(text)
+        return of(text).count(&:counts?) unless text.match?(PLAIN)
+        return text.split(" ").size unless text.count(" ").zero?
+
+        text.empty? ? 0 : 1
+      end
 
       # True when the text holds characters that are counted one by one.
       def by_character?(text) = text.match?(/[[\p{L}]&&[#{UNSPACED}]]/)

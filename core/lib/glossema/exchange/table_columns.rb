@@ -11,11 +11,11 @@ module Glossema
       def initialize(bytes, name, languages)
         file = Formats.detect(bytes, name).read(bytes, name: name, options: {})
         unless file.respond_to?(:first_rows)
-          raise Refused.new("no-table", "#{name} is no table whose columns could be shown.")
+          raise Refused.new("no-table", name: name)
         end
 
         @rows = file.first_rows(ROWS).reject { |row| row.all? { |cell| cell.strip.empty? } }
-        raise Refused.new("table-empty", "#{name} holds no text.") if @rows.empty?
+        raise Refused.new("table-empty", name: name) if @rows.empty?
 
         @languages = languages
         @count = @rows.map(&:size).max

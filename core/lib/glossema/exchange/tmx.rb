@@ -76,8 +76,7 @@ module Glossema
           fault("the file ends in the middle; what came before was read") unless rest.match?(%r{</tmx\s*>}n)
           if @read.zero? && @skipped.zero? && @faults.any?
             raise Refused.new(
-              "damaged",
-              "#{@name} is damaged at line #{@faults.first.line}: #{@faults.first.message}."
+              "damaged.tmx", name: @name, line: @faults.first.line, reason: @faults.first.message
             )
           end
 
@@ -105,17 +104,16 @@ module Glossema
           fill until @ended || @buffer.match?(/<tmx[\s>]/n) || @buffer.bytesize > (4 * CHUNK)
           root = @buffer.gsub(/<!--.*?-->/mn, "")[/<([A-Za-z_][\w:.-]*)/n, 1]
           unless root == "tmx"
-            raise Refused.new(
-              "not-tmx",
-              "#{@name} is not a TMX file#{root && root != "tmx" ? ": it begins with <#{root}>" : ""}."
-            )
+            raise Refused.new("not-tmx.other-root", name: @name, root: root) if root
+
+            raise Refused.new("not-tmx.no-root", name: @name)
           end
 
           start = find(/<tmx[\s>]/n)
           @entities = entities(@buffer.byteslice(0, start))
           pass(start)
         rescue Encoding::ConverterNotFoundError
-          raise Refused.new("encoding", "#{@name} says it is in #{encoding}, which is not known here.")
+          raise Refused.new("encoding-unknown.declared", name: @name, encoding: encoding)
         end
 
         # {name => text} of the entities a file declares itself; those that name others are resolved, within
@@ -459,7 +457,9 @@ module Glossema
               next Html.escape(item) if item.is_a?(String)
 
               code = known[[item.alone? ? "alone" : "pair", item.id]]
-              tag(item, code || {}, code ? (item.close? ? code["close"] : code["raw"]).to_s : item.written)
+              next tag(item, {}, item.written) unless code
+
+              tag(item, code, code[item.close? ? "close" : "raw"].to_s)
             end
             .join
         end

@@ -61,11 +61,7 @@ module Glossema
             options: @columns.empty? ? guessed(bytes) : @columns
           )
         unless document.bilingual?
-          raise Refused.new(
-            "not-bilingual",
-            "#{@name} holds no translations beside its texts. For a table, say which columns hold " \
-              "source and target."
-          )
+          raise Refused.new("not-bilingual", name: @name)
         end
 
         document.segments.each do |segment|

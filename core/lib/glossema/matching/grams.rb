@@ -22,7 +22,7 @@ module Glossema
       # How many times the budget the pieces may cost.
       OVER = 2
       # Grams of so few units are always read.
-      FEW = 200
+      ALWAYS_READ_UP_TO = 200
       # How many words' keys are kept in mind.
       REMEMBERED = 100_000
       # What two words with the same key are taken to cost, before their letters are compared.
@@ -104,7 +104,9 @@ module Glossema
         word = fold(word)
         return "0" if word.match?(/\A\d/)
 
-        word.length > 4 ? word[0, 4] : (word.length == 4 ? word.delete_suffix("s") : word)
+        return word[0, 4] if word.length > 4
+
+        word.length == 4 ? word.delete_suffix("s") : word
       end
 
       def fold(word)
@@ -286,7 +288,7 @@ module Glossema
           .sort_by { |gram| sizes.fetch(gram, 0) }
           .each do |gram|
             left -= sizes.fetch(gram, 0)
-            break if left.negative? && sizes.fetch(gram, 0) > FEW
+            break if left.negative? && sizes.fetch(gram, 0) > ALWAYS_READ_UP_TO
 
             chosen |= [gram]
           end

@@ -46,10 +46,12 @@ module Glossema
       )
 
     class Lookup
+      # Points off a match from a memory of the same languages in other regions.
+      OTHER_REGION = 1
       # How far from the score a guess may be.
       SLACK = 5
       # How many candidates are scored at most, for each match wanted and besides.
-      EACH = 10
+      TRIED_FOR_EACH_WANTED = 10
       BESIDES = 200
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
@@ -77,6 +79,7 @@ module Glossema
       def found_in(memory, query, units, threshold, limit)
         always = constant_penalties(memory, query).sum(&:last)
         list, floor, scored = [], threshold, 0
+        most = BESIDES + (TRIED_FOR_EACH_WANTED * limit)
         memory.candidates(
           units,
           content: query.content,
@@ -84,9 +87,7 @@ module Glossema
           limit: limit,
           best_only: limit == 1
         ) do |candidate|
-          if candidate.guess && (candidate.guess + SLACK < floor || (scored += 1) > BESIDES + (EACH * limit))
-            break
-          end
+          break if candidate.guess && (candidate.guess + SLACK < floor || (scored += 1) > most)
 
           found = match(query, units, candidate, memory, floor) or next
           list << found
@@ -187,7 +188,7 @@ module Glossema
       def constant_penalties(memory, query)
         list = []
         list << ["memory", memory.penalty] if memory.penalty.to_i.positive?
-        list << ["region", 1] if memory.language_pair != [query.source_lang, query.target_lang]
+        list << ["region", OTHER_REGION] if memory.language_pair != [query.source_lang, query.target_lang]
         list
       end
 

@@ -218,7 +218,9 @@ module Glossema
       def trace(table, left, right, starts)
         i, j, steps = left.size, right.size, []
         spot = ->(units, index) do
-          index.positive? ? [units[index - 1].to] * 2 : starts[units.equal?(left) ? 0 : 1]
+          next [units[index - 1].to] * 2 if index.positive?
+
+          starts[units.equal?(left) ? 0 : 1]
         end
         while i.positive? || j.positive?
           here, one, other = table[i][j], left[i - 1], right[j - 1]

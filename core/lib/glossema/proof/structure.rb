@@ -5,7 +5,7 @@ module Glossema
   class Proof
     class Structure
       # Elements whose number must stay the same, and what a reader calls them.
-      KEPT = {
+      COUNTED_ELEMENTS = {
         "links" => %w[hyperlink hlinkClick hlinkHover a],
         "pictures" => %w[drawing pict blip pic image],
         "frames" => %w[frame graphicFrame],
@@ -48,13 +48,13 @@ module Glossema
         end
 
         def start_element_namespace(name, attributes = [], _prefix = nil, uri = nil, _namespaces = [])
-          @elements[[uri, name]] += 1 if KEPT.key?(name)
+          @elements[[uri, name]] += 1 if COUNTED_ELEMENTS.key?(name)
           attributes.each do |attribute|
             @links[[attribute.localname, attribute.value]] += 1 if attribute.uri&.match?(LEADING)
           end
         end
 
-        def error(message) = raise(Refused.new("ill-formed", message.strip))
+        def error(message) = raise(IllFormed, message.strip)
       end
 
       # source, written: the bytes of the document and of its translation. Answers sentences, none when all is
@@ -89,7 +89,7 @@ module Glossema
 
       def tally(bytes)
         Tally.new.tap { |tally| Nokogiri::XML::SAX::Parser.new(tally).parse(bytes) }
-      rescue Refused
+      rescue IllFormed
         nil
       end
 
@@ -107,8 +107,8 @@ module Glossema
         (before.keys | after.keys).filter_map do |key|
           next if before[key] == after[key]
 
-          "#{KEPT.fetch(key.last).capitalize} in #{path}: #{before[key]} before, #{after[key]} now (" \
-            "#{key.last})."
+          what = COUNTED_ELEMENTS.fetch(key.last).capitalize
+          "#{what} in #{path}: #{before[key]} before, #{after[key]} now (#{key.last})."
         end
       end
     end

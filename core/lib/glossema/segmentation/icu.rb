@@ -35,10 +35,7 @@ module Glossema
         Regexp.new(source)
         source
       rescue RegexpError => e
-        raise Refused.new(
-          "rule-broken",
-          "The rule “#{pattern}” is not a regular expression: #{e.message[/\A[^:\n]+/]}."
-        )
+        raise Refused.new("rule-broken", pattern: pattern, reason: e.message[/\A[^:\n]+/])
       end
 
       def translate(pattern)

@@ -18,14 +18,12 @@ module Glossema
         ABBREVIATIONS = /\A\\b\(\?:([^()\[\]{}*+?|^$]+(?:\|[^()\[\]{}*+?|^$]+)*)\)\\\.\z/
 
         # The words of a rule that only lists abbreviations, nil for others.
-        def words =
-          !breaks && (list = before[ABBREVIATIONS, 1]) ?
-            if list.gsub("\\.", "").match?(/[\\\s]/)
-              nil
-            else
-              list.split("|").map { |word| word.gsub("\\.", ".") }
-            end :
-            nil
+        def words
+          list = before[ABBREVIATIONS, 1] unless breaks
+          return nil if list.nil? || list.gsub("\\.", "").match?(/[\\\s]/)
+
+          list.split("|").map { |word| word.gsub("\\.", ".") }
+        end
 
         # Plain values: {"break", "before", "after", "words"}.
         def to_h = { "break" => breaks, "before" => before, "after" => after, "words" => words }
@@ -75,7 +73,7 @@ module Glossema
         document = Nokogiri.XML(xml) { |config| config.strict.nonet }
         document.remove_namespaces!
         unless document.root&.name == "srx"
-          raise Refused.new("rules-broken", "The rules are not an SRX file.")
+          raise Refused.new("rules-broken.not-srx")
         end
 
         @cascade = document.at_xpath("//header/@cascade")&.value == "yes"
@@ -94,7 +92,7 @@ module Glossema
             .xpath("//languagerules/languagerule")
             .to_h { |group| [group["languagerulename"], read(group)] }
       rescue Nokogiri::XML::SyntaxError => e
-        raise Refused.new("rules-broken", "The rules are not well-formed XML#{Refused.place(e)}.")
+        raise Refused.new("rules-broken.srx-xml", place: Refusals.place(e))
       end
 
       # groups: array of {"name", "pattern", "rules" => [{"break", "before", "after", "words"}]}, as to_h
@@ -143,7 +141,7 @@ module Glossema
       def excepting(language, text)
         groups = to_h
         group = groups.find { |one| /\A(?:#{Icu.to_ruby(one["pattern"])})\z/.match?(language) }
-        raise Refused.new("language-unknown", "There are no rules for “#{language}”.") unless group
+        raise Refused.new("language-unknown.rules", language: language) unless group
 
         before =
           "#{'\\b' if text.match?(/\A[[:alnum:]]/)}#{text.gsub(/[\\.\[\](){}*+?|^$]/) { |char| "\\#{char}" }}"

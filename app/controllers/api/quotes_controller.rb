@@ -1,0 +1,49 @@
+# Quotes made of counts: kept, told, and what became of them.
+module Api
+  class QuotesController < BaseController
+    def index
+      list = current_user.quotes.includes(:client, :project, :report).order(id: :desc)
+      list = list.where(params.permit(:project_id, :client_id, :report_id).to_h.compact_blank)
+      answer(QuoteResource.new(list.limit(200)))
+    end
+
+    def show
+      return send_export if params[:as]
+
+      answer(QuotePageResource.new(quote))
+    end
+
+    # params: report_id; rates; total: what was shown; valid_until, done_at.
+    def create
+      made =
+        Quote.keep(
+          current_user.reports.find(params[:report_id]),
+          rates: rates,
+          shown: params[:total].to_s,
+          valid_until: params[:valid_until].presence&.to_date,
+          done_at: params[:done_at].presence&.to_time
+        )
+      answer(QuoteResource.new(made), status: :created)
+    end
+
+    def update
+      quote.update!(state: params[:state])
+      answer(QuoteResource.new(quote))
+    end
+
+    private
+
+    def quote = @quote ||= current_user.quotes.find(params[:id])
+
+    def rates
+      given = params.require(:rates)
+      given.permit(*RateCardsController::RATES, weights: Glossema::Counting::Bands::NAMES).to_h
+    end
+
+    def send_export
+      export = Quote::Export.new(quote)
+      send_data export.bytes(params[:as]), filename: export.name(params[:as]),
+        type: "application/octet-stream"
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# Files that are looked at beside the text and never translated: pictures, PDF, documents.
+module Api
+  class ReferenceFilesController < BaseController
+    # What a browser shows by itself; everything else is shown as the core draws it, or as plain text.
+    SHOWN = %w[application/pdf image/png image/jpeg image/gif image/webp].freeze
+
+    def index = render(json: list)
+
+    def create
+      into = project.reference_files
+      uploads(:files).each do |file|
+        name = File.basename(file.original_filename.to_s.tr("\\", "/"))
+        into.attach(io: file, filename: name)
+      end
+      render json: list, status: :created
+    end
+
+    # The file as it is looked at.
+    def show
+      type = file.content_type
+      if SHOWN.include?(type)
+        return send_data(file.download, type: type, disposition: "inline", filename: file.filename.to_s)
+      end
+
+      response.headers["Content-Security-Policy"] =
+        "default-src 'none'; img-src data:; style-src 'unsafe-inline'"
+      render html: page.html_safe, layout: false # rubocop:disable Rails/OutputSafety -- the core escapes it
+    end
+
+    def destroy
+      file.purge
+      head :no_content
+    end
+
+    private
+
+    def list
+      project.reload.reference_files.map do |file|
+        {
+          id: file.id,
+          name: file.filename.to_s,
+          byte_size: file.byte_size,
+          kind: SHOWN.include?(file.content_type) ? file.content_type.split("/").first : "page"
+        }
+      end
+    end
+
+    def file
+      @file ||=
+        ActiveStorage::Attachment.find_by!(
+          id: params[:id],
+          name: "reference_files",
+          record_type: "Project",
+          record_id: current_user.projects.select(:id)
+        )
+    end
+
+    def page
+      Glossema::Document
+        .new(file.download, name: file.filename.to_s)
+        .preview { |segment| Glossema::Html.of(segment.content) }
+    rescue Glossema::Refused => e
+      "<p>#{Glossema::Html.escape(e.message)}</p>"
+    end
+  end
+end

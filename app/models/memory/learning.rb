@@ -1,0 +1,132 @@
+# What a memory takes in while her work goes on: confirmed segments and pairs of other sources.
+module Memory::Learning
+  extend ActiveSupport::Concern
+
+  class_methods do
+    # What stands before and after the units of a document's segments, as it is cut now.
+    def renew_neighbours(document)
+      keys = Segment.where(document_id: document.id).order(:position).pluck(:id, :source_key)
+      places = keys.each_with_index.to_h { |(id, _), index| [id, index] }
+      MemoryUnit
+        .where(segment_id: places.keys)
+        .find_each do |unit|
+          at = places[unit.segment_id]
+          beside =
+            [at.zero? ? nil : keys[at - 1], keys[at + 1]].map { |one|
+              one && MemoryUnit.hash_of_key(one.last)
+            }
+          if [unit.previous_hash, unit.next_hash] != beside
+            unit.update_columns(previous_hash: beside[0], next_hash: beside[1])
+          end
+        end
+    end
+  end
+
+  # Takes in a confirmed segment. The unit it made before is updated; one with the same texts is counted as
+  # used; else one is made, also beside others of the same source: those are kept apart by what stands around
+  # them.
+  def learn(segment, by:)
+    writer = Memory::Writer.new(self)
+    attributes = unit_attributes(segment, by)
+    unit = own_unit(segment)
+    twin =
+      units
+        .where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target)
+        .where.not(id: unit&.id)
+        .first
+    Memory.where(id: id).update_all(used_at: Time.current)
+    if twin
+      # The same again: the unit this segment made under another wording goes.
+      writer.remove([unit.id]) if unit
+      return twin.update!(used: twin.used + 1, used_at: Time.current)
+    end
+    return rewrite(unit, attributes, writer, by) if unit
+
+    writer.add(
+      {
+        segment_id: segment.id,
+        source: segment.source,
+        author: by.name,
+        created_at: Time.current,
+        **attributes
+      }
+    )
+  end
+
+  # Takes in pairs at once, found by lookups when this returns. The same source and target is never doubled.
+  # Returns how many were new.
+  def take_in(pairs)
+    # One after the other: the same pair may come twice.
+    pairs.count { |pair| !blank_or_known?(pair) && Memory::Writer.new(self).add(attributes_of(pair)) }
+  end
+
+  private
+
+  ABOUT_PAIRS = %w[author changed_by client subject project file].freeze
+
+  def blank_or_known?(pair)
+    Glossema::Content.from_written(pair.source).blank? || pair.target.blank? ||
+      units.exists?(source_hash: MemoryUnit.hash_of(pair.source), target: pair.target)
+  end
+
+  def attributes_of(pair)
+    given = pair.attributes
+    made, changed = given.values_at("created_at", "updated_at").map { |time| time && Time.zone.parse(time) }
+    {
+      source: pair.source,
+      target: pair.target,
+      created_at: made || Time.current,
+      updated_at: changed || made || Time.current,
+      origin: given["origin"] || "imported",
+      **given.slice(*ABOUT_PAIRS).symbolize_keys
+    }
+  end
+
+  # The unit a segment made. Where another segment still reads as it did, the unit is that one's from now on.
+  def own_unit(segment)
+    unit = units.find_by(segment_id: segment.id)
+    return unit if unit.nil? || unit.target == segment.target
+
+    same =
+      segment
+        .project
+        .segments
+        .where(source_key: segment.source_key, target: unit.target)
+        .where.not(id: segment.id)
+        .where.not(state: Segment::UNFINISHED)
+    other = same.first or return unit
+    unit.update!(segment_id: other.id, file: other.document.name, key: other.context, **neighbours(other))
+    nil
+  end
+
+  # The history keeps what the unit was.
+  def rewrite(unit, attributes, writer, by)
+    if unit.target != attributes[:target]
+      change = acts.create!(user: by, kind: "learn")
+      MemoryUnitVersion.create!(unit_id: unit.id, change_id: change.id, before: unit.kept)
+    end
+    writer.change(unit, attributes)
+  end
+
+  def unit_attributes(segment, by)
+    project = segment.project
+    {
+      target: segment.target,
+      changed_by: by.name,
+      client: project.client&.name,
+      subject: project.subject,
+      project: project.reference,
+      file: segment.document.name,
+      key: segment.context,
+      origin: segment.origin["kind"] == "machine" ? "machine" : "typed",
+      updated_at: Time.current,
+      **neighbours(segment)
+    }
+  end
+
+  def neighbours(segment) =
+    {
+      previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key),
+      next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key)
+    }
+end

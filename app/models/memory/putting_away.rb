@@ -1,0 +1,23 @@
+# A memory that is deleted waits to be brought back, and goes for good after a while.
+module Memory::PuttingAway
+  extend ActiveSupport::Concern
+
+  class_methods do
+    # Those deleted a while ago, for good.
+    def purge_old = where(deleted_at: ..PutAway::KEPT_FOR.ago).find_each(&:purge)
+  end
+
+  # There again. Where another has taken its name meanwhile it says so.
+  def bring_back
+    free = user_id && user.memories.present.exists?(name: name) ? free_name(name) : name
+    update!(deleted_at: nil, name: free)
+  end
+
+  # For good, with all it holds.
+  def purge
+    Memory::Index.new(id).clear
+    units.in_batches(of: 1000) { |batch| transaction { Memory::Writer.new(self).remove(batch.pluck(:id)) } }
+    acts.find_each(&:destroy!)
+    destroy!
+  end
+end

@@ -1,0 +1,55 @@
+# What is not done yet before a delivery, each with the first places to go to.
+class Project::Readiness
+  PLACES = 8
+
+  def initialize(project)
+    @project = project
+  end
+
+  # {"untouched" => {count:, words:, places: [segment ids]}, "draft" => …, "codes" => …}, only what there is.
+  def items
+    {
+      "untouched" => scope.where(state: "untouched"),
+      "draft" => scope.where(state: "draft"),
+      "codes" => Segment.where(id: broken_codes).order(:id),
+      "unholdable" => Segment.where(id: unholdable).order(:id)
+    }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
+      .reject { |_, item| item[:count].zero? }
+  end
+
+  def summary = items.transform_values { |item| item.slice(:count, :words) }
+
+  private
+
+  def scope = @project.segments.joins(:document).order("documents.position", :position)
+
+  def places(found)
+    found
+      .includes(:document)
+      .limit(PLACES)
+      .map do |segment|
+        {
+          id: segment.id,
+          number: segment.position,
+          file: segment.document.name,
+          text: segment.source_content.text.truncate(90)
+        }
+      end
+  end
+
+  # Targets with characters that no document can hold, from before these were left out.
+  def unholdable
+    pattern = Glossema::Content::UNHOLDABLE
+    scope.where.not(target: "").pluck(:id, :target).filter_map { |id, target| id if target.match?(pattern) }
+  end
+
+  def broken_codes
+    @broken_codes ||=
+      scope
+        .where.not(target: "")
+        .where("segments.codes <> '[]'")
+        .includes(:document)
+        .select { |segment| segment.codes_lost.any? }
+        .map(&:id)
+  end
+end

@@ -1,0 +1,61 @@
+# A count that was made: dated, of a project and client, against certain memories. Once it is made it never
+# changes; when the files do, it says so.
+class Report < ApplicationRecord
+  MADE = %w[hand files quick].freeze
+  STATES = %w[counting ready failed].freeze
+
+  belongs_to :user
+  belongs_to :project, optional: true
+  belongs_to :client, optional: true
+  has_many :quotes, dependent: :destroy
+
+  validates :made, inclusion: { in: MADE }
+  validates :state, inclusion: { in: STATES }
+  scope :kept, -> { where(kept: true) }
+  scope :ready, -> { where(state: "ready") }
+  before_update { throw(:abort) if figures_changed? && figures_was.present? }
+
+  # Begins a count of a project's files. memories: the rows of attachments to count against, or of other
+  # memories, [{"id", "name", "penalty"}]. Raises Refused when there is nothing to count.
+  def self.start(project, memories:, made:)
+    open_for(project, memories: memories, made: made).tap { |report| CountReportJob.perform_later(report) }
+  end
+
+  # A report that is still to be filled.
+  def self.open_for(project, memories:, made:)
+    ready = project.documents.select(&:ready?)
+    raise Glossema::Refused.new("nothing-to-count") if ready.empty?
+
+    create!(
+      user: project.user,
+      project: project,
+      client: project.client,
+      name: project.name.presence || ready.first.name,
+      made: made,
+      kept: made != "quick",
+      source_lang: project.source_lang || ready.first.source_lang,
+      target_lang: project.target_lang,
+      memories: memories,
+      mark: project.counted_mark,
+      total: ready.sum { |document| document.facts["segments"].to_i }
+    )
+  end
+
+  # segments: those counted, in order; rows: [Content, best match or nil] of each.
+  def fill(segments, rows)
+    names = project.documents.index_by(&:id)
+    files =
+      segments.zip(rows).group_by { |segment, _| segment.document_id }.map do |id, own|
+        facts = { "format" => names[id]&.format, "document_id" => id }
+        { name: names[id]&.name.to_s, facts: facts, rows: own.map(&:last) }
+      end
+    # A language nobody named yet is taken for English where numbers are compared.
+    value = Glossema::Counting::Report.of(files, [source_lang || "en", target_lang || "en"])
+    update!(state: "ready", done: total, figures: value.to_h)
+  end
+
+  # Were the files changed since it was made?
+  def outdated? = project.present? && project.counted_mark != mark
+
+  def value = Glossema::Counting::Report.new(figures)
+end

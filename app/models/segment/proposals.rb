@@ -1,0 +1,59 @@
+# The proposals for a segment as the interface shows them: matches of the memories, with today's differences.
+class Segment::Proposals
+  LIMIT = 6
+
+  def initialize(segment, floor:)
+    @segment, @project, @floor = segment, segment.project, floor.to_i.clamp(30, 100)
+  end
+
+  def to_a
+    alternatives +
+      @project.lookup(terms: true).matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
+  end
+
+  private
+
+  def query
+    @segment.query(*[-1, 1].map { |step| @segment.neighbour(step) })
+  end
+
+  # What the file itself offers, and what stood here before the text was changed or cut anew.
+  def alternatives
+    @segment.alternatives.each_with_index.map do |one, index|
+      comparison =
+        Glossema::Matching::Score.compare(@segment.source_content, Glossema::Content.text(one["source"]))
+      {
+        id: "a#{index}",
+        kind: one["origin"],
+        score: one["score"] || comparison.score,
+        penalties: [],
+        target: Glossema::Content.escape(one["target"]),
+        source: one["source"],
+        differences: comparison.differences.map(&:to_h)
+      }
+    end
+  end
+
+  def row(match)
+    unit, attributes = match.candidate, match.candidate.attributes
+    {
+      id: "m#{unit.id}",
+      kind: match.kind,
+      score: match.score,
+      raw: match.raw,
+      penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
+      target: match.target.written,
+      changes: match.changes.map(&:to_h),
+      stored: match.changes.any? ? unit.target.text : nil,
+      source: unit.source.text,
+      memory: unit.memory.name,
+      memory_id: unit.memory.id,
+      unit: unit.id,
+      origin: attributes["origin"],
+      differences: match.differences.map { |difference| difference.to_h },
+      author: attributes["changed_by"].presence || attributes["author"],
+      changed_at: attributes["updated_at"],
+      **attributes.slice("client", "project", "subject", "file").symbolize_keys
+    }
+  end
+end

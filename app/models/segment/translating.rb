@@ -1,0 +1,169 @@
+# Writing a translation: drafts, confirming, repeats, and the history of each segment.
+module Segment::Translating
+  DRAFT_WINDOW = 10.minutes
+
+  # Keeps what was typed. Never refused for being late: what it replaces stays in the history.
+  # target: written form; origin: {"kind" => "typed" | "memory" | "machine" | "repeated" | "source", …};
+  # undone: typing was taken back to what was confirmed.
+  def keep_draft(target, origin:, by:, marked: nil, undone: false)
+    target = Glossema::Content.holdable(target)
+    check_codes(target)
+    transaction do
+      self.marked = marked unless marked.nil?
+      next back_to_confirmed(by) if undone && confirmed_version&.target == target
+      next save! if target == self.target
+
+      assign_attributes(
+        target: target,
+        origin: origin,
+        state: target.empty? ? "untouched" : "draft",
+        version: version + 1
+      )
+      save!
+      remember(by)
+    end
+  end
+
+  # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns {filled:
+  # segments that took the target, others: how many identical ones still read as this one did before}.
+  def confirm(target, origin:, by:)
+    target = Glossema::Content.holdable(target)
+    check_codes(target)
+    if target.strip.empty?
+      raise Glossema::Refused.new("target-empty")
+    end
+
+    transaction do
+      before = confirmed_version&.target
+      assign_attributes(
+        target: target,
+        origin: origin,
+        state: "translated",
+        version: version + 1,
+        confirmed_at: Time.current
+      )
+      save!
+      remember(by)
+      memories = learning
+      teach(memories, by)
+      filled = exempt ? [] : fill_repeats(by, memories)
+      {
+        filled: filled,
+        others:
+          (
+            if before.nil? || before == target || exempt
+              0
+            else
+              twins.where(target: before).where.not(state: Segment::UNFINISHED).count
+            end
+          )
+      }
+    end
+  end
+
+  # The identical segments that still read as this one did before take its target. Returns them.
+  def lead(by:)
+    before =
+      versions.where(state: Segment::STATES - Segment::UNFINISHED).where.not(target: target).last&.target or
+      return []
+    act, memories = SecureRandom.hex(6), learning
+    transaction do
+      twins
+        .where(target: before)
+        .where.not(state: Segment::UNFINISHED)
+        .to_a
+        .each do |twin|
+          twin.follow(self, act, by, "translated")
+          twin.teach(memories, by)
+        end
+    end
+  end
+
+  # As it was before an act that filled it.
+  def back_before(act, memories, by)
+    before = versions.reject { |version| version.origin["act"] == act }.last
+    update!(
+      target: before ? before.target : "",
+      state: before ? before.state : "untouched",
+      origin: before ? before.origin : {},
+      version: version + 1
+    )
+    remember(by)
+    teach(memories, by) unless Segment::UNFINISHED.include?(state)
+  end
+
+  # What segments took from this one the last time is taken back, as one step. Returns them.
+  def unlead(by:)
+    act = twins.filter_map { |twin| twin.origin["act"] if twin.origin["from"] == id }.last or return []
+    memories = learning
+    transaction do
+      twins
+        .to_a
+        .select { |twin| twin.origin["act"] == act }
+        .each { |twin| twin.back_before(act, memories, by) }
+    end
+  end
+
+  # A version for each state; drafts typed in one go are one version.
+  def remember(by)
+    last = versions.last
+    same_go =
+      last && last.state == "draft" && state == "draft" && last.user_id == by&.id &&
+      last.origin["kind"] == origin["kind"] && last.updated_at > DRAFT_WINDOW.ago
+    return last.update!(target: target, origin: origin) if same_go
+
+    versions.create!(user: by, target: target, state: state, origin: origin)
+  end
+
+  # Takes the target of a segment with the same source.
+  def follow(leader, act, by, state)
+    update!(
+      target: leader.target,
+      state: state,
+      origin: {
+        "kind" => "repeated",
+        "from" => leader.id,
+        "act" => act
+      },
+      version: version + 1
+    )
+    remember(by)
+  end
+
+  def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
+
+  private
+
+  def confirmed_version = versions.where(state: Segment::STATES - Segment::UNFINISHED).last
+
+  # As it was confirmed, with the state it had.
+  def back_to_confirmed(by)
+    before = confirmed_version
+    update!(target: before.target, origin: before.origin, state: before.state, version: version + 1)
+    remember(by)
+  end
+
+  # The memories that learn at once.
+  def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
+
+  def check_codes(target) = Glossema::Content.parse(target, source_content)
+
+  # The other segments of the project with this source, but for those that are to differ.
+  def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
+
+  # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or
+  # confirmed if she wants that.
+  def fill_repeats(by, memories)
+    state = by&.preferences.to_h["confirm_repeats"] ? "translated" : "draft"
+    act = SecureRandom.hex(6)
+    repeats =
+      twins.select do |twin|
+        twin.state == "untouched" ||
+          (twin.state == "draft" && twin.origin["kind"] == "repeated" && twin.target != target)
+      end
+    repeats.each do |twin|
+      twin.follow(self, act, by, state)
+      twin.teach(memories, by) if state == "translated"
+    end
+  end
+end

@@ -1,0 +1,144 @@
+# Today: projects in order of time, the words left, and the one thing to go on with.
+class User::Agenda
+  WEEK = 7.days
+
+  def initialize(user)
+    @user = user
+  end
+
+  def to_h
+    rows = projects.map { |project| row(project) }
+    {
+      projects: rows,
+      briefs: briefs,
+      resume: resume,
+      reminders: reminders,
+      due_this_week:
+        rows
+          .select { |one| one[:due_at] && one[:due_at] <= WEEK.from_now }
+          .sum { |one| one[:left] },
+      words_per_hour: @user.words_per_hour
+    }
+  end
+
+  private
+
+  # Unfinished work that is due by the end of her next working day, told from the time she set.
+  def reminders
+    return [] if @user.zone.now.strftime("%H:%M") < @user.remind_at
+
+    soon = @user.days_from_now(1).end_of_day
+    near = projects.select { |project| project.due_at && project.due_at <= soon && project.deliveries.empty? }
+    near.map { |project| { id: project.id, name: project.name, due_at: project.due_at } }
+  end
+
+  def projects =
+    @projects ||=
+      @user
+        .projects
+        .begun
+        .includes(:client, :documents, :deliveries, :quotes)
+        .sort_by { |project| [project.due_at ? 0 : 1, project.due_at || project.begun_at] }
+
+  def words = @words ||= Segment.where(project_id: projects.map(&:id)).group(:project_id, :state).sum(:words)
+
+  def row(project)
+    by_state = Segment::STATES.to_h { |state| [state, words.fetch([project.id, state], 0)] }
+    left = by_state.values_at(*Segment::UNFINISHED).sum
+    {
+      id: project.id,
+      name: project.name,
+      client: project.client&.name,
+      reference: project.reference,
+      source_lang: project.source_lang,
+      target_lang: project.target_lang,
+      due_at: project.due_at,
+      words: by_state,
+      left: left,
+      hours: (left / @user.words_per_hour.to_f).round(2),
+      known: known(project),
+      worth: project.worth,
+      step: step(project, left)
+    }
+  end
+
+  # What is next: "translate", "deliver", or "delivered" when nothing changed since.
+  def step(project, left)
+    delivery = project.deliveries.last
+    return "translate" if left.positive?
+
+    if delivery && project.segments.maximum(:updated_at).to_f <= delivery.created_at.to_f
+      "delivered"
+    else
+      "deliver"
+    end
+  end
+
+  # The share of words that the memories give at 75 or more, in percent; nil before it was counted.
+  def known(project)
+    bands = project.documents.filter_map(&:bands)
+    total = bands.sum { |table| table.values.sum { |band| band["words"] } }
+    return nil if total.zero?
+
+    (
+      100.0 *
+        bands.sum do |table|
+          table
+            .values_at("context", "exact", "repetition", "95-99", "85-94", "75-84")
+            .sum { |band| band["words"] }
+        end / total
+    ).round
+  end
+
+  def briefs
+    @user
+      .projects
+      .work
+      .where(begun_at: nil)
+      .joins(:documents)
+      .distinct
+      .order(:id)
+      .map do |project|
+        {
+          id: project.id,
+          name: project.name.presence || project.documents.first.name,
+          files: project.documents.size,
+          created_at: project.created_at
+        }
+      end
+  end
+
+  def resume
+    project = projects.select { |one| unfinished?(one) }.max_by { |one| one.opened_at || one.begun_at }
+    return nil unless project
+
+    segment = next_of(project)
+    {
+      project_id: project.id,
+      name: project.name,
+      segment_id: segment.id,
+      number: segment.position,
+      total: segment.document.segments.count,
+      text: segment.source_content.text
+    }
+  end
+
+  def unfinished?(project)
+    Segment::UNFINISHED.any? { |state| words.fetch([project.id, state], 0).positive? }
+  end
+
+  # The segment to go on with: the one that was open last, or the next unfinished one after it.
+  def next_of(project)
+    ordered = project.segments.joins(:document).order("documents.position", :position)
+    unfinished = ordered.where(state: Segment::UNFINISHED)
+    last = Segment.find_by(id: project.last_segment_id) || unfinished.first || ordered.first
+    return last if Segment::UNFINISHED.include?(last.state)
+
+    after = unfinished.where(
+      "documents.position > :d OR (documents.position = :d AND segments.position > :s)",
+      d: last.document.position,
+      s: last.position
+    )
+    after.first || last
+  end
+end

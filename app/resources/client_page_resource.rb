@@ -1,0 +1,36 @@
+# All that is set up for a client.
+class ClientPageResource < ApplicationResource
+  typelize_from Client
+
+  typelize people: "Person[]", subjects: "string[]", never_used: "string[]", never_translated: "string[]"
+  typelize memories: "StandingMemory[]", work: "ClientWork", has_logo: "boolean", has_rules: "boolean"
+
+  attributes :id,
+    :name,
+    :code,
+    :people,
+    :address,
+    :own_address,
+    :subjects,
+    :never_used,
+    :never_translated,
+    :file_pattern,
+    :reference_pattern,
+    :machine,
+    :notes,
+    :conditions,
+    :valid_days
+  attribute(:has_logo) { |client| client.logo.attached? }
+  attribute(:has_rules) { |client| client.rules.present? }
+  attribute(:memories) do |client|
+    known = client.user.memories.present.where(id: client.memories.pluck("memory_id")).index_by(&:id)
+    client.memories.filter_map do |row|
+      memory = known[row["memory_id"]] or next
+      row.merge(memory.slice(:name, :source_lang, :target_lang)).merge("units" => memory.units.count)
+    end
+  end
+  attribute(:work) do |client|
+    projects = client.projects.merge(client.user.projects).work.where.not(begun_at: nil)
+    { projects: projects.count, quotes: client.quotes.count, reports: client.reports.kept.count }
+  end
+end

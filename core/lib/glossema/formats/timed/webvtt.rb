@@ -1,0 +1,64 @@
+# WebVTT: the text of each cue; header, notes, styles, regions, times and settings stay, markup and line
+# breaks are codes.
+require "glossema/formats/timed/subrip"
+
+module Glossema
+  module Formats
+    class Webvtt < Subrip
+      Formats.announce(self, rank: 50)
+
+      NAME = "WebVTT".freeze
+      EXTENSIONS = %w[vtt].freeze
+      MEDIA_TYPE = "text/vtt".freeze
+      TIME = /(?:\d{2,}:)?\d{2}:\d{2}\.\d{3}[ \t]+-->[ \t]+(?:\d{2,}:)?\d{2}:\d{2}\.\d{3}/
+      STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);|\r\n|\n|\r}i
+
+      def self.recognises?(bytes, name)
+        EncodedText.text?(bytes) &&
+          (EncodedText.head(bytes, 100).match?(/\AWEBVTT(?:[ \t\r\n]|\z)/) || ending?(name))
+      end
+
+      private
+
+      def scan
+        number, at = 0, 0
+        @text
+          .split(/((?>\r\n|\n|\r)[ \t]*(?:(?>\r\n|\n|\r)[ \t]*)+)/)
+          .each do |block|
+            from, at = at, at + block.bytesize
+            if block.match?(/\A(?:WEBVTT|NOTE|STYLE|REGION)\b/) ||
+                !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})[^\r\n]*(?:\r\n|\n|\r)/o))
+              next
+            end
+
+            number += 1
+            start = from + match[0].bytesize
+            text = slice(start, at)
+            next if text.strip.empty?
+
+            take(
+              "c#{number}",
+              start,
+              at - text[/\s*\z/].bytesize,
+              "cue #{number} · #{match[1].gsub(/[ \t]+/, " ").sub("-->", "→")}",
+              STYLE
+            )
+          end
+        damaged("no-cue") if number.zero? && !@text.match?(/\AWEBVTT/)
+      end
+
+      def take(id, from, to, path, pattern)
+        super
+        unit = @places.last&.unit
+        return unless unit&.id == id
+
+        unit.content =
+          Content.new(unit.content.items.map { |item| item.is_a?(String) ? Markup.decode(item, true) : item })
+        write = @places.last.write
+        @places.last.write = ->(target) do
+          write.call(Content.new(target.items.map { |item| item.is_a?(String) ? Markup.escape(item) : item }))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,191 @@
+CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMARY KEY);
+CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
+CREATE TABLE IF NOT EXISTS "active_storage_blobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "key" varchar NOT NULL, "filename" varchar NOT NULL, "content_type" varchar, "metadata" text, "service_name" varchar NOT NULL, "byte_size" bigint NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL);
+CREATE UNIQUE INDEX "index_active_storage_blobs_on_key" ON "active_storage_blobs" ("key");
+CREATE TABLE IF NOT EXISTS "users" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "email" varchar NOT NULL, "password_digest" varchar NOT NULL, "words_per_hour" integer DEFAULT 350 NOT NULL, "reference_pattern" varchar DEFAULT '{client}-{yy}{nn}' NOT NULL, "preferences" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "session_mark" varchar DEFAULT '' NOT NULL, "working" json DEFAULT '{"days":[1,2,3,4,5],"from":"09:00","to":"17:00"}' NOT NULL, "remind_at" varchar DEFAULT '09:00' NOT NULL, "time_zone" varchar DEFAULT 'UTC' NOT NULL, "address" text DEFAULT '' NOT NULL, "quote_pattern" varchar DEFAULT '{yyyy}-{nnn}' NOT NULL);
+CREATE UNIQUE INDEX "index_users_on_email" ON "users" ("email");
+CREATE TABLE IF NOT EXISTS "active_storage_attachments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "record_type" varchar NOT NULL, "record_id" integer NOT NULL, "blob_id" integer NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_c3b3935057"
+FOREIGN KEY ("blob_id")
+  REFERENCES "active_storage_blobs" ("id")
+);
+CREATE INDEX "index_active_storage_attachments_on_blob_id" ON "active_storage_attachments" ("blob_id");
+CREATE UNIQUE INDEX "index_attachments_uniqueness" ON "active_storage_attachments" ("record_type", "record_id", "name", "blob_id");
+CREATE TABLE IF NOT EXISTS "active_storage_variant_records" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "blob_id" integer NOT NULL, "variation_digest" varchar NOT NULL, CONSTRAINT "fk_rails_993965df05"
+FOREIGN KEY ("blob_id")
+  REFERENCES "active_storage_blobs" ("id")
+);
+CREATE UNIQUE INDEX "index_active_storage_variant_records_uniqueness" ON "active_storage_variant_records" ("blob_id", "variation_digest");
+CREATE TABLE IF NOT EXISTS "attachments_of_memories" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "memory_id" integer NOT NULL, "position" integer NOT NULL, "learns" varchar DEFAULT 'never' NOT NULL, "read_only" boolean DEFAULT 0 NOT NULL, "penalty" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_74640842dc"
+FOREIGN KEY ("memory_id")
+  REFERENCES "memories" ("id")
+, CONSTRAINT "fk_rails_c1b41a9d2a"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+);
+CREATE INDEX "index_attachments_of_memories_on_memory_id" ON "attachments_of_memories" ("memory_id");
+CREATE UNIQUE INDEX "index_attachments_of_memories_on_project_id_and_memory_id" ON "attachments_of_memories" ("project_id", "memory_id");
+CREATE INDEX "index_attachments_of_memories_on_project_id" ON "attachments_of_memories" ("project_id");
+CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), CONSTRAINT "fk_rails_21c421fd41"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE UNIQUE INDEX "index_clients_on_user_id_and_name" ON "clients" ("user_id", "name");
+CREATE INDEX "index_clients_on_user_id" ON "clients" ("user_id");
+CREATE TABLE IF NOT EXISTS "delivered_files" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "delivery_id" integer NOT NULL, "document_id" integer NOT NULL, "name" varchar NOT NULL, "checksum" varchar NOT NULL, "byte_size" integer NOT NULL, "proof" json NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0d30fa806b"
+FOREIGN KEY ("delivery_id")
+  REFERENCES "deliveries" ("id")
+, CONSTRAINT "fk_rails_1882d3d1a1"
+FOREIGN KEY ("document_id")
+  REFERENCES "documents" ("id")
+);
+CREATE INDEX "index_delivered_files_on_delivery_id" ON "delivered_files" ("delivery_id");
+CREATE INDEX "index_delivered_files_on_document_id" ON "delivered_files" ("document_id");
+CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_34181aa9f5"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_de15c80c9c"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_deliveries_on_project_id" ON "deliveries" ("project_id");
+CREATE INDEX "index_deliveries_on_user_id" ON "deliveries" ("user_id");
+CREATE TABLE IF NOT EXISTS "documents" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "name" varchar NOT NULL, "format" varchar, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "run" varchar, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "by" varchar DEFAULT 'sentence' NOT NULL, "source_lang" varchar, "options" json DEFAULT '{}' NOT NULL, "breaks" json DEFAULT '{}' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "bands" json, "byte_size" integer DEFAULT 0 NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "role" varchar DEFAULT 'current' NOT NULL, "replaces_id" integer, "hand" json DEFAULT '{}' NOT NULL, "comparison" json, CONSTRAINT "fk_rails_55cfc1b0e0"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+);
+CREATE INDEX "index_documents_on_project_id" ON "documents" ("project_id");
+CREATE TABLE IF NOT EXISTS "kept_translations" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "unit" varchar NOT NULL, "source" text NOT NULL, "fields" json DEFAULT '{}' NOT NULL, "versions" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_dd19b1ad9e"
+FOREIGN KEY ("document_id")
+  REFERENCES "documents" ("id")
+);
+CREATE INDEX "index_kept_translations_on_document_id_and_unit" ON "kept_translations" ("document_id", "unit");
+CREATE INDEX "index_kept_translations_on_document_id" ON "kept_translations" ("document_id");
+CREATE TABLE IF NOT EXISTS "memories" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "deleted_at" datetime(6), "used_at" datetime(6), CONSTRAINT "fk_rails_80ff95ac61"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE UNIQUE INDEX "index_memories_on_user_id_and_name" ON "memories" ("user_id", "name") WHERE deleted_at IS NULL;
+CREATE INDEX "index_memories_on_user_id" ON "memories" ("user_id");
+CREATE TABLE IF NOT EXISTS "memory_changes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "user_id" integer, "kind" varchar NOT NULL, "summary" varchar DEFAULT '' NOT NULL, "state" varchar DEFAULT 'done' NOT NULL, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_f1f159a0ec"
+FOREIGN KEY ("memory_id")
+  REFERENCES "memories" ("id")
+, CONSTRAINT "fk_rails_6adcb38f57"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_memory_changes_on_memory_id" ON "memory_changes" ("memory_id");
+CREATE INDEX "index_memory_changes_on_user_id" ON "memory_changes" ("user_id");
+CREATE TABLE IF NOT EXISTS "memory_unit_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "unit_id" integer NOT NULL, "change_id" integer NOT NULL, "before" json, CONSTRAINT "fk_rails_f642a121c7"
+FOREIGN KEY ("change_id")
+  REFERENCES "memory_changes" ("id")
+);
+CREATE INDEX "index_memory_unit_versions_on_change_id_and_unit_id" ON "memory_unit_versions" ("change_id", "unit_id");
+CREATE INDEX "index_memory_unit_versions_on_unit_id" ON "memory_unit_versions" ("unit_id");
+CREATE TABLE IF NOT EXISTS "memory_units" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "segment_id" bigint, "source" text NOT NULL, "target" text NOT NULL, "author" varchar, "client" varchar, "subject" varchar, "project" varchar, "file" varchar, "origin" varchar DEFAULT 'typed' NOT NULL, "used" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "source_hash" bigint DEFAULT 0 NOT NULL, "words" blob, "changed_by" varchar, "key" varchar, "previous_hash" bigint, "next_hash" bigint, "codes" json, "extra" json, "import_id" integer, "used_at" datetime(6), CONSTRAINT "fk_rails_d3478ba106"
+FOREIGN KEY ("memory_id")
+  REFERENCES "memories" ("id")
+);
+CREATE INDEX "index_memory_units_on_memory_id_and_source_hash" ON "memory_units" ("memory_id", "source_hash");
+CREATE INDEX "index_memory_units_on_segment_id" ON "memory_units" ("segment_id") WHERE segment_id IS NOT NULL;
+CREATE TABLE IF NOT EXISTS "project_acts" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "kind" varchar NOT NULL, "name" varchar DEFAULT '' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "before" json DEFAULT '{}' NOT NULL, "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_81e7b19f1b"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_dc9077dd62"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_project_acts_on_project_id" ON "project_acts" ("project_id");
+CREATE INDEX "index_project_acts_on_user_id" ON "project_acts" ("user_id");
+CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, CONSTRAINT "fk_rails_8d9657cec3"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+, CONSTRAINT "fk_rails_b872a6760a"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_projects_on_client_id" ON "projects" ("client_id");
+CREATE INDEX "index_projects_on_user_id" ON "projects" ("user_id");
+CREATE TABLE IF NOT EXISTS "put_aways" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "kind" varchar NOT NULL, "name" varchar NOT NULL, "place" varchar, "record_id" bigint, "facts" json DEFAULT '{}' NOT NULL, "restored_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0515081423"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_put_aways_on_kind_and_record_id" ON "put_aways" ("kind", "record_id");
+CREATE INDEX "index_put_aways_on_user_id" ON "put_aways" ("user_id");
+CREATE TABLE IF NOT EXISTS "segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "key" varchar NOT NULL, "block" varchar NOT NULL, "path" varchar NOT NULL, "source" text NOT NULL, "source_key" varchar NOT NULL, "codes" json DEFAULT '[]' NOT NULL, "words" integer NOT NULL, "characters" integer NOT NULL, "target" text DEFAULT '' NOT NULL, "state" varchar DEFAULT 'untouched' NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "marked" boolean DEFAULT 0 NOT NULL, "version" integer DEFAULT 0 NOT NULL, "note" varchar, "limit" integer, "confirmed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "alternatives" json DEFAULT '[]' NOT NULL, "context" varchar, "exempt" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ec1b1b96c6"
+FOREIGN KEY ("document_id")
+  REFERENCES "documents" ("id")
+, CONSTRAINT "fk_rails_4172c06e24"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+);
+CREATE UNIQUE INDEX "index_segments_on_document_id_and_position" ON "segments" ("document_id", "position");
+CREATE INDEX "index_segments_on_project_id_and_source_key" ON "segments" ("project_id", "source_key");
+CREATE INDEX "index_segments_on_project_id" ON "segments" ("project_id");
+CREATE TABLE IF NOT EXISTS "versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "segment_id" integer NOT NULL, "user_id" integer, "target" text NOT NULL, "state" varchar NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bb9f5029db"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+, CONSTRAINT "fk_rails_914f13c63b"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_versions_on_segment_id" ON "versions" ("segment_id");
+CREATE INDEX "index_versions_on_user_id" ON "versions" ("user_id");
+CREATE TABLE IF NOT EXISTS "memory_parts" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "whole" integer DEFAULT 0 NOT NULL);
+CREATE TABLE IF NOT EXISTS "memory_postings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "pairs" blob NOT NULL);
+CREATE TABLE memory_fresh (
+  memory_id INTEGER NOT NULL, gram INTEGER NOT NULL, class INTEGER NOT NULL, unit_id INTEGER NOT NULL,
+  sketch INTEGER NOT NULL, PRIMARY KEY (memory_id, gram, class, unit_id)
+) WITHOUT ROWID
+;
+CREATE VIRTUAL TABLE memory_texts
+USING fts5(source, target, content='', tokenize='unicode61 remove_diacritics 2')
+/* memory_texts(source,target) */;
+CREATE TABLE IF NOT EXISTS 'memory_texts_data'(id INTEGER PRIMARY KEY, block BLOB);
+CREATE TABLE IF NOT EXISTS 'memory_texts_idx'(segid, term, pgno, PRIMARY KEY(segid, term)) WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS 'memory_texts_docsize'(id INTEGER PRIMARY KEY, sz BLOB);
+CREATE TABLE IF NOT EXISTS 'memory_texts_config'(k PRIMARY KEY, v) WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS "rate_cards" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "rates" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_2960d6da98"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_e742bda0de"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+);
+CREATE INDEX "index_rate_cards_on_user_id" ON "rate_cards" ("user_id");
+CREATE INDEX "index_rate_cards_on_client_id" ON "rate_cards" ("client_id");
+CREATE UNIQUE INDEX "index_rate_cards_on_pair" ON "rate_cards" ("user_id", "client_id", "source_lang", "target_lang");
+CREATE TABLE IF NOT EXISTS "reports" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "project_id" integer, "client_id" integer, "name" varchar NOT NULL, "made" varchar NOT NULL, "source_lang" varchar, "target_lang" varchar, "memories" json DEFAULT '[]' NOT NULL, "mark" varchar NOT NULL, "state" varchar DEFAULT 'counting' NOT NULL, "message" varchar, "kept" boolean DEFAULT 1 NOT NULL, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "figures" json, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_c7699d537d"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_9a0a9c9bec"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_19d32a3d01"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+);
+CREATE INDEX "index_reports_on_user_id" ON "reports" ("user_id");
+CREATE INDEX "index_reports_on_project_id" ON "reports" ("project_id");
+CREATE INDEX "index_reports_on_client_id" ON "reports" ("client_id");
+CREATE TABLE IF NOT EXISTS "quotes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "report_id" integer NOT NULL, "project_id" integer, "client_id" integer, "number" varchar NOT NULL, "state" varchar DEFAULT 'open' NOT NULL, "valid_until" date NOT NULL, "done_at" datetime(6), "hours" float NOT NULL, "rates" json NOT NULL, "figures" json NOT NULL, "letter" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_02b555fb4d"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_a51090c9db"
+FOREIGN KEY ("report_id")
+  REFERENCES "reports" ("id")
+, CONSTRAINT "fk_rails_295e26a9c4"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_3bae89f465"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+);
+CREATE INDEX "index_quotes_on_user_id" ON "quotes" ("user_id");
+CREATE INDEX "index_quotes_on_report_id" ON "quotes" ("report_id");
+CREATE INDEX "index_quotes_on_project_id" ON "quotes" ("project_id");
+CREATE INDEX "index_quotes_on_client_id" ON "quotes" ("client_id");
+CREATE UNIQUE INDEX "index_quotes_on_user_id_and_number" ON "quotes" ("user_id", "number");
+INSERT INTO "schema_migrations" (version) VALUES
+('20261126090000'),
+('20261125110000');
+

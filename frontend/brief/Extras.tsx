@@ -1,0 +1,46 @@
+// What else a project says: what it is about, words never to be used or translated, what its files are called.
+import { useTranslation } from 'react-i18next'
+import { LongInPlace } from '../shared/parts/LongInPlace'
+import { Row } from '../shared/parts/Row'
+import { TextInPlace } from '../shared/parts/TextInPlace'
+import { WordsInPlace } from '../shared/parts/WordsInPlace'
+import type { Project } from '../shared/types'
+import type { Change } from './Brief'
+
+export function Extras({ project, change }: { project: Project; change: Change }) {
+  const { t } = useTranslation()
+  return (
+    <dl className="extras">
+      <Row label={t('brief.description')}>
+        <LongInPlace
+          label={t('brief.description')}
+          blank={t('brief.write')}
+          value={project.description}
+          onChange={(description) => change({ description })}
+        />
+      </Row>
+      <Row label={t('clients.neverUsed')}>
+        <WordsInPlace
+          label={t('clients.neverUsed')}
+          words={project.never_used}
+          onChange={(never_used) => change({ never_used })}
+        />
+      </Row>
+      <Row label={t('clients.neverTranslated')}>
+        <WordsInPlace
+          label={t('clients.neverTranslated')}
+          words={project.never_translated}
+          onChange={(never_translated) => change({ never_translated })}
+        />
+      </Row>
+      <Row label={t('clients.filePattern')}>
+        <TextInPlace
+          label={t('clients.filePattern')}
+          blank="{name}_{target}"
+          value={project.file_pattern}
+          onChange={(file_pattern) => change({ file_pattern })}
+        />
+      </Row>
+    </dl>
+  )
+}

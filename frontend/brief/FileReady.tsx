@@ -1,0 +1,126 @@
+// A file that was read: its figures, how it is cut, its options; once the work has begun a newer version may
+// be dropped on it.
+import { useState, type DragEvent, type ReactNode } from 'react'
+import { useTranslation } from 'react-i18next'
+import { api } from '../shared/api'
+import { number } from '../shared/i18n'
+import { languageName } from '../shared/languages'
+import { BandBar } from '../shared/parts/BandBar'
+import { MenuInPlace } from '../shared/parts/MenuInPlace'
+import type { DocumentRow } from '../shared/types'
+import type { Settle } from './FileRow'
+import { NewVersion, sendVersion } from './NewVersion'
+import { Options } from './Options'
+import type { Attempt } from './useChanges'
+
+interface Props {
+  row: DocumentRow
+  version?: DocumentRow
+  fixed: boolean
+  attempt: Attempt
+  settle: Settle
+  remove: ReactNode
+}
+
+export function FileReady({ row, version, fixed, attempt, settle, remove }: Props) {
+  const { t } = useTranslation()
+  const [over, setOver] = useState(false)
+  const send = (file?: File) => file && attempt(() => sendVersion(row.id, file))
+  const dropped = (event: DragEvent) => {
+    setOver(false)
+    if (!fixed || !event.dataTransfer.files.length) return
+    event.preventDefault()
+    event.stopPropagation()
+    send(event.dataTransfer.files[0])
+  }
+  return (
+    <li
+      className={over ? 'over' : ''}
+      onDragOver={(event) => {
+        if (!fixed) return
+        event.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={dropped}
+    >
+      <div>
+        <div className="name">{row.name}</div>
+        <p className="small quiet">
+          {row.format} · {row.source_lang && `${languageName(row.source_lang)} · `}
+          <HowCut row={row} settle={settle} /> ·{' '}
+          <Options row={row} onChange={(options) => settle({ options })} />
+          <Facts row={row} />
+          {fixed && <NewerVersion row={row} send={send} />}
+          {row.replaces_id && <OldVersion row={row} attempt={attempt} />}
+        </p>
+      </div>
+      <div className="figure tab" aria-label={`${number(row.facts.words ?? 0)} ${t('brief.words')}`}>
+        {number(row.facts.words ?? 0)}
+      </div>
+      <BandBar files={[row.groups]} />
+      {remove}
+      {version && <NewVersion row={version} attempt={attempt} />}
+    </li>
+  )
+}
+
+function HowCut({ row, settle }: { row: DocumentRow; settle: Settle }) {
+  const { t } = useTranslation()
+  const ways = { sentence: t('brief.bySentence'), paragraph: t('brief.byParagraph') }
+  return (
+    <MenuInPlace
+      label={ways[row.by]}
+      title={row.name}
+      value={row.by}
+      options={Object.entries(ways).map(([value, label]) => ({ value, label }))}
+      onChange={(by) => settle({ by })}
+    />
+  )
+}
+
+function Facts({ row }: { row: DocumentRow }) {
+  const { t } = useTranslation()
+  const { segments = 0, tables = 0, pictures = 0 } = row.facts
+  const told = [
+    t('brief.segments', { count: segments }),
+    tables ? t('brief.tables', { count: tables }) : '',
+    pictures ? t('brief.pictures', { count: pictures }) : '',
+  ]
+  return <> · {told.filter(Boolean).join(' · ')}</>
+}
+
+function NewerVersion({ row, send }: { row: DocumentRow; send: (file?: File) => void }) {
+  const { t } = useTranslation()
+  return (
+    <>
+      {' · '}
+      <label className="plain-link chooser">
+        {t('version.choose')}
+        <input
+          type="file"
+          className="hidden-text"
+          aria-label={`${t('version.choose')}: ${row.name}`}
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            send(file)
+          }}
+        />
+      </label>
+    </>
+  )
+}
+
+function OldVersion({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
+  const { t } = useTranslation()
+  const putBack = () => attempt(() => api.delete(`/documents/${row.id}/version`))
+  return (
+    <>
+      {' · '}
+      <button type="button" className="plain-link" onClick={putBack}>
+        {t('version.back')}
+      </button>
+    </>
+  )
+}

@@ -1,0 +1,79 @@
+// The quote of a count as it stands while she tries things out: price, what it is made of, what the memories
+// save, when it can be done; and the press that keeps it.
+import { Button } from 'antd'
+import { useTranslation } from 'react-i18next'
+import { MenuInPlace } from '../shared/parts/MenuInPlace'
+import { dayAndMonth } from '../shared/i18n'
+import { less } from '../shared/quote'
+import type { Report, Working } from '../shared/types'
+import { DueDate } from '../brief/DueDate'
+import { money } from './figures'
+import { QuoteTerms } from './QuoteTerms'
+import { QuoteTime } from './QuoteTime'
+import { useKeeping } from './useKeeping'
+import type { RatesInHand } from './useRates'
+
+const VALIDITIES = [7, 14, 30, 60, 90]
+
+interface Props {
+  report: Report
+  hand: RatesInHand
+  working: Working
+  due: string | null
+}
+
+export function QuoteCard({ report, hand, working, due }: Props) {
+  const { t } = useTranslation()
+  const keeping = useKeeping(report, hand, working, due)
+  const { quote } = hand
+  return (
+    <section className="quote-card" aria-label={t('quote.title')}>
+      <h2>{t('quote.title')}</h2>
+      <p className="price tab">{money(quote.total, quote.currency)}</p>
+      <p className="small quiet">
+        {report.client ? t('quote.for', { client: report.client }) : t('quote.forNobody')} ·{' '}
+        {t('quote.validUntil')}{' '}
+        <MenuInPlace
+          title={t('quote.validUntil')}
+          label={dayAndMonth(keeping.validUntil)}
+          value={String(keeping.days)}
+          options={VALIDITIES.map((days) => ({
+            value: String(days),
+            label: t('quote.days', { count: days }),
+          }))}
+          onChange={(days) => keeping.setDays(Number(days))}
+        />
+      </p>
+      <QuoteTerms hand={hand} />
+      <Savings hand={hand} client={report.client} />
+      <QuoteTime {...{ keeping, working }} />
+      <p className="small quiet due-line">
+        {t('quote.due')} <DueDate due={keeping.due} onChange={keeping.setDue} />
+      </p>
+      <Button type="primary" size="large" block loading={keeping.busy} onClick={keeping.keep}>
+        {t('quote.keep')}
+      </Button>
+      {hand.changed && (
+        <p className="small quiet back">
+          {t('quote.tried')}{' '}
+          <button type="button" className="plain-link" onClick={hand.reset}>
+            {t('quote.reset')}
+          </button>
+        </p>
+      )}
+    </section>
+  )
+}
+
+function Savings({ hand, client }: { hand: RatesInHand; client: string | null }) {
+  const { t } = useTranslation()
+  const { quote, bare } = hand
+  const saved = less(bare.total, quote.total)
+  if (Number(saved) <= 0) return null
+  return (
+    <p className="savings">
+      {t('quote.without')} <b className="tab">{money(bare.total, quote.currency)}</b>.{' '}
+      {t('quote.save', { client: client ?? t('quote.theClient'), amount: money(saved, quote.currency) })}
+    </p>
+  )
+}

@@ -1,0 +1,82 @@
+// A delivery: when, by whom, what was unfinished then, and its files with their proof.
+import { useTranslation } from 'react-i18next'
+import { fullDate, number, time } from '../shared/i18n'
+import type { DeliveredFile, Delivery } from '../shared/types'
+
+const SHOWN = 6
+const capital = (word: string) => word[0].toUpperCase() + word.slice(1)
+
+export function DeliveryLine({ delivery }: { delivery: Delivery }) {
+  const { t } = useTranslation()
+  const unfinished = Object.entries(delivery.unfinished).map(([name, item]) =>
+    t(`deliver.left${capital(name)}`, { count: item.count }),
+  )
+  const date = `${fullDate(delivery.created_at)}, ${time(delivery.created_at)}`
+  const about = [
+    t('deliver.by', { date, author: delivery.author }),
+    unfinished.length ? t('deliver.unfinishedThen', { list: unfinished.join(', ') }) : '',
+    delivery.learned ? t('deliver.learned', { count: delivery.learned }) : '',
+  ]
+  return (
+    <li>
+      <div className="line">
+        <span>
+          <b>{t('deliver.number', { number: delivery.number })}</b>{' '}
+          <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
+        </span>
+        {delivery.files.length > 1 && (
+          <a className="link" href={`/api/deliveries/${delivery.id}`}>
+            {t('deliver.zip')}
+          </a>
+        )}
+      </div>
+      <ul className="places files-of">
+        {delivery.files.map((file) => (
+          <FileLine key={file.id} file={file} />
+        ))}
+      </ul>
+    </li>
+  )
+}
+
+function FileLine({ file }: { file: DeliveredFile }) {
+  const { t } = useTranslation()
+  return (
+    <li>
+      <span>
+        <b>{file.name}</b>{' '}
+        <span className="quiet small tab">
+          {number(Math.ceil(file.byte_size / 1024))} kB · SHA-256 {file.checksum.slice(0, 12)}
+        </span>
+        <ProofLines proof={file.proof} />
+      </span>
+      <a className="link" href={`/api/delivered_files/${file.id}`} download={file.name}>
+        {t('deliver.download')}
+      </a>
+    </li>
+  )
+}
+
+function ProofLines({ proof }: { proof: DeliveredFile['proof'] }) {
+  const { t } = useTranslation()
+  const { identical, differences, left } = proof
+  const proved = { segments: number(proof.segments), codes: number(proof.codes) }
+  return (
+    <span className="proof small">
+      <span className={identical ? 'quiet' : 'alarm'}>
+        {identical ? t('deliver.proved', proved) : t('deliver.faults', { count: differences.length })}
+      </span>
+      {differences.slice(0, SHOWN).map((difference, index) => (
+        <span key={index}>{difference.message}</span>
+      ))}
+      {differences.some((difference) => difference.what === 'unreadable') && (
+        <span className="alarm">{t('deliver.notIn')}</span>
+      )}
+      {left && (
+        <span className="quiet">
+          {t('deliver.leftAsWas')} {left.slice(0, SHOWN).join(' · ')}
+        </span>
+      )}
+    </span>
+  )
+}

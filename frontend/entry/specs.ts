@@ -1,0 +1,24 @@
+// Modules that answer without the server, within reach of the specs: they are held to the same cases as the
+// core (core/spec/cases).
+import { addedCodes, missingCodes } from '../shared/balance'
+import { holdable, parts, plain, written } from '../shared/content'
+import { KEYS, matches } from '../shared/keys'
+import { Outbox } from '../shared/outbox'
+import { quoteOf } from '../shared/quote'
+import { doneAt } from '../shared/workTime'
+
+Object.assign(window, {
+  glossema: {
+    addedCodes,
+    missingCodes,
+    holdable,
+    parts,
+    plain,
+    written,
+    KEYS,
+    matches,
+    Outbox,
+    quoteOf,
+    doneAt,
+  },
+})

@@ -1,0 +1,79 @@
+// The head of a memory: name, languages, size, and what can be done with all of it.
+import { useTranslation } from 'react-i18next'
+import { number } from '../shared/i18n'
+import { languageName } from '../shared/languages'
+import { MenuInPlace } from '../shared/parts/MenuInPlace'
+import { TextInPlace } from '../shared/parts/TextInPlace'
+import type { Memory, MemoryChange } from '../shared/types'
+import { BringIn } from './BringIn'
+import { changeMemory, useOthersOfPair } from './queries'
+import { Running } from './Running'
+import type { Attempt } from './useAttempt'
+
+const SPLIT_BY = ['client', 'subject']
+
+interface Props {
+  memory: Memory
+  attempt: Attempt
+  act: (body: Record<string, unknown>) => void
+  history: boolean
+  onHistory: () => void
+  onBegun: (change: MemoryChange) => void
+}
+
+export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }: Props) {
+  const { t } = useTranslation()
+  const others = useOthersOfPair(memory).data ?? []
+  const change = (fields: Record<string, unknown>) => attempt(() => changeMemory(memory.id, fields))
+  return (
+    <header>
+      <h1 className="reading">
+        <TextInPlace
+          value={memory.name}
+          blank={t('memories.name')}
+          label={t('memories.name')}
+          onChange={(name) => change({ name })}
+        />
+      </h1>
+      <p className="small quiet">
+        {languageName(memory.source_lang)} → {languageName(memory.target_lang)} ·{' '}
+        <span className="tab">{t('brief.units', { count: memory.units, units: number(memory.units) })}</span>{' '}
+        ·{' '}
+        <TextInPlace
+          value={memory.description}
+          blank={t('memories.describe')}
+          label={t('memories.describe')}
+          onChange={(description) => change({ description })}
+        />
+      </p>
+      <p className="small memory-acts">
+        <BringIn memory={memory} attempt={attempt} onBegun={onBegun} />
+        <a className="link" href={`/api/memories/${memory.id}/exchange`} download>
+          {t('memories.export')}
+        </a>
+        {others.length > 0 && (
+          <MenuInPlace
+            title={t('memories.merge')}
+            label={t('memories.merge')}
+            value=""
+            options={others.map((one) => ({ value: String(one.id), label: one.name }))}
+            onChange={(from) => act({ kind: 'merge', from: Number(from) })}
+          />
+        )}
+        <MenuInPlace
+          title={t('memories.split')}
+          label={t('memories.split')}
+          value=""
+          options={SPLIT_BY.map((by) => ({ value: by, label: t(`memories.splitBy.${by}`) }))}
+          onChange={(by) => act({ kind: 'split', by })}
+        />
+        <button type="button" className="link" aria-expanded={history} onClick={onHistory}>
+          {t('memories.history')}
+        </button>
+      </p>
+      {memory.busy.map((one) => (
+        <Running key={one.id} change={one} attempt={attempt} />
+      ))}
+    </header>
+  )
+}

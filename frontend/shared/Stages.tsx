@@ -1,0 +1,62 @@
+// The stages of a project as words in the order of the work, and how far it has come.
+import { useTranslation } from 'react-i18next'
+import { NavLink } from 'react-router'
+import { daysUntil, longDate, number, time, weekday } from './i18n'
+import type { Project } from './types'
+
+export interface Progress {
+  done: number
+  total: number
+}
+
+const STAGES = ['brief', 'count', 'translate', 'deliver'] as const
+
+// Before the work has begun it is set up and counted; a template is only set up.
+export function stagesOf(project: Project) {
+  if (project.kind !== 'project') return STAGES.slice(0, 1)
+  return project.begun_at ? STAGES : STAGES.slice(0, 2)
+}
+export const linkClass = ({ isActive }: { isActive: boolean }) => (isActive ? 'on' : '')
+
+export function Stages({ project, words }: { project: Project; words?: Progress }) {
+  const { t } = useTranslation()
+  return (
+    <>
+      <div className="where">
+        {project.begun_at ? (
+          <>
+            <b>{project.reference}</b> · {project.name} · {project.source_lang} → {project.target_lang}
+          </>
+        ) : (
+          <>
+            <b>{t('newProject')}</b> · {t('notKept')}
+          </>
+        )}
+      </div>
+      <nav aria-label={t('stages.label')}>
+        {stagesOf(project).map((stage) => (
+          <NavLink key={stage} className={linkClass} to={`/projects/${project.id}/${stage}`}>
+            {t(`stages.${stage}`)}
+          </NavLink>
+        ))}
+      </nav>
+      {words && project.begun_at && (
+        <div className="amount">
+          <b className="tab">{number(words.done)}</b>{' '}
+          {t('progress', { done: '', total: number(words.total) }).trim()}
+          {project.due_at && (
+            <>
+              <br />
+              {t('due', { when: dueText(project.due_at) })}
+            </>
+          )}
+        </div>
+      )}
+    </>
+  )
+}
+
+function dueText(iso: string) {
+  const days = daysUntil(iso)
+  return `${days >= 0 && days < 7 ? weekday(iso) : longDate(iso)}, ${time(iso)}`
+}

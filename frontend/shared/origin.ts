@@ -1,0 +1,16 @@
+// Where the text of a segment came from, in words.
+import type { TFunction } from 'i18next'
+import type { Origin } from './types'
+
+const WORDS: Record<string, string> = {
+  file: 'translate.withFile',
+  earlier: 'translate.earlier',
+  repeated: 'translate.repeated',
+  source: 'translate.copied',
+  machine: 'translate.machine',
+}
+
+export function originText({ kind, score, touched }: Origin, t: TFunction): string {
+  if (kind === 'memory') return t(touched ? 'translate.fromMemoryTouched' : 'translate.fromMemory', { score })
+  return t(WORDS[kind ?? ''] ?? 'translate.typed')
+}

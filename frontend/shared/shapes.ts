@@ -1,0 +1,373 @@
+// Shapes that no column of the database tells: parts of what the resources answer (named there by `typelize`),
+// and answers that are no record.
+import type { Document, MemoryChange, ReportLine } from './api-types'
+
+export type { Document, MemoryChange }
+
+// What she prefers; unset where it is as it comes.
+export interface Preferences {
+  // The lowest score that is shown.
+  floor?: number
+  // Repeats are confirmed with the segment they repeat, not filled as drafts.
+  confirm_repeats?: boolean
+}
+export type Cutting = 'sentence' | 'paragraph'
+export type ReadingState = 'waiting' | 'reading' | 'ready' | 'refused' | 'cancelled'
+export type DocumentRole = 'current' | 'pending' | 'earlier' | 'put-away'
+export type Options = Record<string, string | boolean>
+export interface DocumentFacts {
+  words?: number
+  segments?: number
+  codes?: number
+  tables?: number
+  pictures?: number
+  characters?: number
+}
+export interface Proposed {
+  client_seen?: [number, number] | null
+  as_in?: string | null
+  as_template?: string | null
+}
+export type MemoryChangeKind = 'import' | 'edit' | 'bulk' | 'delete' | 'merge' | 'split'
+export type WorkState = 'waiting' | 'running' | 'done' | 'cancelled' | 'failed' | 'undoing'
+export interface MemoryChangeFacts {
+  read?: number
+  added?: number
+  same?: number
+  updated?: number
+  skipped?: number
+  faulty?: number
+  faults?: { line: number; message: string }[]
+  message?: string
+}
+export type ProjectActKind =
+  'rules' | 'settings' | 'split' | 'join' | 'version' | 'put-back' | 'file-in' | 'file-out'
+
+export type State = 'untouched' | 'draft' | 'translated' | 'reviewed' | 'final'
+
+export interface Code {
+  id: number
+  kind: 'open' | 'alone'
+  type: string
+  display: string
+  equiv: string
+  css?: string | null
+}
+export interface Origin {
+  kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source' | 'file' | 'earlier'
+  score?: number
+  memory?: string
+  unit?: number
+  touched?: boolean
+  from?: number
+}
+
+export type WordsByState = Partial<Record<State, number>>
+// Words by what the memories give, in the groups that are seen together.
+export type BandGroup = 'known' | 'repetition' | '85' | '50' | 'new'
+export type BandGroups = Record<BandGroup, number>
+export type Bands = Record<string, { segments: number; words: number; characters: number }>
+
+export interface Amount {
+  segments: number
+  words: number
+}
+export interface Comparison {
+  same: Amount
+  changed: Amount
+  new: Amount
+  gone: Amount
+  lost: number
+}
+export interface FormatOption {
+  name: string
+  kind: 'switch' | 'choice' | 'text'
+  default: string | boolean
+  choices?: string[]
+}
+export interface Rule {
+  break: boolean
+  before: string
+  after: string
+  words: string[] | null
+}
+export interface RuleGroup {
+  name: string
+  pattern: string
+  rules: Rule[]
+}
+export interface Ruling {
+  from: 'project' | 'client' | 'mine' | 'default'
+  groups: RuleGroup[]
+  sample: string
+  language: string
+}
+export interface RuleTrial {
+  lines: { text: string; changed: boolean }[][]
+  before: number
+  after: number
+}
+
+export type Learns = 'confirm' | 'deliver' | 'never'
+export interface AttachedMemory {
+  memory_id: number
+  name: string
+  source_lang: string
+  target_lang: string
+  units: number
+  learns: Learns
+  read_only: boolean
+  penalty: number
+  region_penalty: number
+}
+
+export interface Difference {
+  op: 'insert' | 'delete' | 'replace'
+  source: string | null
+  memory: string | null
+  source_span: [number, number]
+  memory_span: [number, number]
+}
+export interface Proposal {
+  id: string
+  kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'file' | 'earlier'
+  score: number
+  raw?: number
+  changes?: { from: number; to: number; was: string }[]
+  stored?: string | null
+  penalties: { reason: string; points: number }[]
+  target: string
+  source: string
+  memory?: string
+  unit?: number
+  differences: Difference[]
+  author: string
+  changed_at: string
+  client: string
+  project: string
+  subject: string
+  file: string
+}
+export interface UnitVersion {
+  id: number
+  source: string
+  target: string
+  author: string | null
+  at: string
+}
+export interface Hit {
+  kind: 'memory' | 'project'
+  source: string
+  target: string
+  written: string
+  side: 'source' | 'target'
+  marks: [number, number][]
+  memory?: string
+  unit?: number
+  author?: string
+  changed_at?: string
+  client?: string
+  subject?: string
+  project?: string
+  segment?: number
+  position?: number
+  file?: string
+  state?: State
+}
+
+export interface AgendaRow {
+  id: number
+  name: string
+  client: string | null
+  reference: string
+  source_lang: string
+  target_lang: string
+  due_at: string | null
+  words: Record<State, number>
+  left: number
+  hours: number
+  known: number | null
+  step: 'translate' | 'deliver' | 'delivered'
+  // What accepted quotes say it is worth.
+  worth: Money[]
+}
+export interface Agenda {
+  projects: AgendaRow[]
+  briefs: { id: number; name: string; files: number; created_at: string }[]
+  due_this_week: number
+  reminders: { id: number; name: string; due_at: string }[]
+  words_per_hour: number
+  resume: {
+    project_id: number
+    name: string
+    segment_id: number
+    number: number
+    total: number
+    text: string
+  } | null
+}
+
+export interface Proof {
+  segments: number
+  words: number
+  codes: number
+  identical: boolean
+  differences: { unit: string | null; what: string; message: string }[]
+  // Texts computed from others that could not be renewed.
+  left?: string[]
+}
+// What was not done when a delivery was made.
+export interface Unfinished {
+  count: number
+  words: number
+}
+export interface DeliveredFile {
+  id: number
+  name: string
+  checksum: string
+  byte_size: number
+  proof: Proof
+  document_id: number
+}
+export interface Place {
+  id: number
+  number: number
+  file: string
+  text: string
+}
+export interface Readiness {
+  items: Record<string, { count: number; words: number; places: Place[] }>
+  words: Partial<Record<State, number>>
+}
+
+export type ProjectKind = 'project' | 'template' | 'quick'
+export interface Working {
+  // Weekdays, Sunday is 0.
+  days: number[]
+  from: string
+  to: string
+}
+
+// All bands of a count, what is known best first.
+export const BANDS = ['context', 'repetition', 'exact', '95-99', '85-94', '75-84', '50-74', 'new'] as const
+export type Band = (typeof BANDS)[number]
+export type RateUnit = 'word' | 'hour' | 'page' | 'flat'
+// What is asked for work; numbers are strings with a decimal point.
+export interface Rates {
+  currency: string
+  unit?: RateUnit
+  rate: string
+  weights?: Partial<Record<Band, string>>
+  minimum?: string
+  rush?: string
+  rounding?: string
+  page_characters?: string
+  words_per_hour?: string
+}
+export type ReportMade = 'hand' | 'files' | 'quick'
+export type ReportState = 'counting' | 'ready' | 'failed'
+export interface CountedMemory {
+  id: number
+  name: string
+  penalty: number
+}
+export interface Counted {
+  segments: number
+  words: number
+  characters: number
+  characters_without_spaces: number
+  codes: number
+  by_character: boolean
+  // Split by what the memories give; with likeness inside the files; with no memory at all.
+  bands: Bands
+  inside: Bands
+  bare: Bands
+  // The words of `bands`, and of `bare`, in the groups that are seen together.
+  groups: BandGroups
+  bare_groups: BandGroups
+}
+export interface CountedFile extends Counted {
+  name: string
+  format: string | null
+  document_id: number
+}
+export interface ReportFigures extends Counted {
+  files: CountedFile[]
+}
+export type Differences = Record<Band, number>
+export interface Beside {
+  report: ReportLine
+  figures: ReportFigures
+  comparison: {
+    differences: Differences
+    files: { name: string; words: number | null; beside: number | null; differences: Differences }[]
+  }
+}
+export type QuoteState = 'open' | 'sent' | 'accepted' | 'declined'
+export interface QuoteLine {
+  band: Band
+  words: number
+  weight: string
+  weighted: string
+  price: string
+}
+export interface QuoteSums {
+  currency: string
+  weighted_words: string
+  lines: QuoteLine[]
+  net: string
+  rush: string
+  total: string
+}
+export interface QuoteFigures extends QuoteSums {
+  bare_total: string
+}
+export interface QuoteLetter {
+  from: string
+  to: string
+  conditions: string
+}
+export interface QuotedReport {
+  name: string
+  source_lang: string | null
+  target_lang: string | null
+  created_at: string
+  figures: ReportFigures
+  memories: number
+}
+export interface Person {
+  name: string
+  role?: string
+  email?: string
+  phone?: string
+}
+// A memory that new projects of a client get.
+export interface StandingMemory {
+  memory_id: number
+  name: string
+  source_lang: string
+  target_lang: string
+  units: number
+  learns: Learns
+  read_only: boolean
+  penalty: number
+}
+export interface ClientWork {
+  projects: number
+  quotes: number
+  reports: number
+}
+export interface ReferenceFile {
+  id: number
+  name: string
+  byte_size: number
+  kind: 'application' | 'image' | 'page'
+}
+export interface Money {
+  amount: string
+  currency: string
+}
+export interface Pace {
+  words_per_hour: number
+  bands: Partial<Record<Band, number>>
+}

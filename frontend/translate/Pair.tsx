@@ -1,0 +1,61 @@
+// A segment at rest: what is done shows its translation, the source receding; what is not shows its source.
+import { memo } from 'react'
+import { useTranslation } from 'react-i18next'
+import { direction } from '../shared/languages'
+import { originText } from '../shared/origin'
+import { Moon } from '../shared/parts/Moon'
+import type { Project, Segment } from '../shared/types'
+import { Written } from '../shared/Written'
+import { Place } from './Place'
+
+interface Props {
+  segment: Segment
+  project: Project
+  index: number
+  begins: boolean
+  onOpen: (index: number) => void
+}
+
+export const Pair = memo(function Pair({ segment, project, index, begins, onOpen }: Props) {
+  return (
+    <button
+      type="button"
+      className={`pair block-${segment.block}${begins ? ' begins' : ''}`}
+      onClick={() => onOpen(index)}
+    >
+      <span className="gutter">
+        <span>{segment.position}</span>
+        <Moon state={segment.state} />
+      </span>
+      <span className="words">
+        <Place segment={segment} />
+        <span
+          className={`source${segment.target ? ' receding' : ''}`}
+          lang={project.source_lang ?? undefined}
+          dir={direction(project.source_lang)}
+        >
+          <Written value={segment.source} codes={segment.codes} />
+        </span>
+        {segment.target && (
+          <span
+            className="target"
+            lang={project.target_lang ?? undefined}
+            dir={direction(project.target_lang)}
+          >
+            <Written value={segment.target} codes={segment.codes} />
+            <Remarks segment={segment} />
+          </span>
+        )}
+      </span>
+    </button>
+  )
+})
+
+function Remarks({ segment }: { segment: Segment }) {
+  const { t } = useTranslation()
+  const remarks = [
+    segment.origin.kind === 'repeated' ? originText(segment.origin, t) : '',
+    segment.marked ? t('translate.cameBack') : '',
+  ].filter(Boolean)
+  return remarks.length > 0 && <span className="repeat-mark"> {remarks.join(' · ')}</span>
+}

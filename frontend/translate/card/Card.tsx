@@ -1,0 +1,139 @@
+// The open segment: its source, the target being written, and the proposals right below.
+import { useQuery } from '@tanstack/react-query'
+import { useImperativeHandle, useRef, useState, type Ref } from 'react'
+import { useTranslation } from 'react-i18next'
+import { missingCodes } from '../../shared/balance'
+import { direction } from '../../shared/languages'
+import { Moon } from '../../shared/parts/Moon'
+import type { Origin, Project, Proposal, Segment } from '../../shared/types'
+import { Written } from '../../shared/Written'
+import { TargetEditor, type TargetHandle } from '../editor/TargetEditor'
+import { Place } from '../Place'
+import { proposalsQuery } from '../queries'
+import type { Store } from '../store'
+import { CardFoot } from './CardFoot'
+import { chosenText, type Chosen } from './chosenText'
+import { CutLine } from './CutLine'
+import { Proposals } from './Proposals'
+import { TwoWordings } from './TwoWordings'
+import { useWriting } from './useWriting'
+
+export interface CardHandle {
+  finish: () => boolean
+  take: (number?: number) => void
+  choose: (step: number) => void
+  missingCode: () => void
+  undo: () => void
+  redo: () => void
+  write: (value: string, origin: Origin) => void
+  insert: (text: string) => void
+  selected: () => Chosen
+}
+
+interface Props {
+  segment: Segment
+  store: Store
+  project: Project
+  cutting: boolean
+  onCut: (at: number) => void
+  onLeaveCut: () => void
+  onFinish: () => void
+  onSay: (text: string) => void
+  ref: Ref<CardHandle>
+}
+
+const NONE: Proposal[] = []
+
+export function Card({ segment, store, project, cutting, onCut, onLeaveCut, onFinish, onSay, ref }: Props) {
+  const { t } = useTranslation()
+  const target = useRef<TargetHandle>(null)
+  const { data, isFetching } = useQuery(proposalsQuery(segment.id))
+  const proposals = data?.proposals ?? NONE
+  const [chosen, setChosen] = useState(0)
+  const { put, show, changed, confirm } = useWriting(segment, store, target)
+  const pending = store.outbox.pending(segment.id)
+
+  // number: of a proposal, 0 for the source; without one the chosen proposal is taken.
+  const take = (number = Math.min(chosen, proposals.length - 1) + 1) => {
+    const proposal = proposals[number - 1]
+    if (number === 0 || !proposal) {
+      if (number === 0) put(segment.source, { kind: 'source' })
+      return
+    }
+    setChosen(number - 1)
+    put(proposal.target, originOf(proposal))
+  }
+  const finish = () => {
+    const value = target.current?.value() ?? segment.target
+    if (!value.trim()) {
+      onSay(t('translate.empty_target'))
+      return false
+    }
+    confirm(value)
+    const lost = missingCodes(segment.source, value)
+    if (lost.length) onSay(t('translate.lost', { codes: lost.join(' ') }))
+    return true
+  }
+  useImperativeHandle(ref, () => ({
+    take,
+    finish,
+    write: put,
+    insert: (text) => target.current?.insert(text),
+    selected: () => chosenText(target.current?.selected() ?? ''),
+    undo: () => target.current?.undo(),
+    redo: () => target.current?.redo(),
+    choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
+    missingCode: () => target.current?.insertMissing(),
+  }))
+
+  const label = t('translate.segment', { number: segment.position })
+  return (
+    <div className={`card block-${segment.block}`} aria-label={label} role="group">
+      <div className="inner">
+        <div className="gutter">
+          <span>{segment.position}</span>
+          <Moon state={segment.state} />
+        </div>
+        <div>
+          <Place segment={segment} />
+          <div
+            className="source"
+            id={`source-${segment.id}`}
+            lang={project.source_lang ?? undefined}
+            dir={direction(project.source_lang)}
+          >
+            <Written value={segment.source} codes={segment.codes} />
+          </div>
+          {segment.note && <p className="note small quiet">{segment.note}</p>}
+          {cutting && (
+            <CutLine
+              segment={segment}
+              lang={project.source_lang}
+              onCut={onCut}
+              onClose={() => {
+                onLeaveCut()
+                target.current?.focus()
+              }}
+            />
+          )}
+          <TargetEditor
+            ref={target}
+            segment={segment}
+            lang={project.target_lang ?? ''}
+            describedBy={`source-${segment.id}`}
+            onChange={changed}
+            onDropped={() => onSay(t('translate.droppedCharacters'))}
+          />
+          {pending?.trouble?.kind === 'changed' && (
+            <TwoWordings {...{ segment, project, store }} entry={pending} onTheirs={show} />
+          )}
+        </div>
+      </div>
+      <CardFoot {...{ segment, store, pending, onFinish }} />
+      <Proposals {...{ proposals, segment, project, chosen }} searching={isFetching} onTake={take} />
+    </div>
+  )
+}
+
+const originOf = ({ kind, score, memory, unit }: Proposal): Origin =>
+  kind === 'file' || kind === 'earlier' ? { kind, score } : { kind: 'memory', score, memory, unit }

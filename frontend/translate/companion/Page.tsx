@@ -1,0 +1,124 @@
+// The document as it will look. The server gives the frame once; the texts are put in and kept up here.
+import { useEffect, useRef, type RefObject } from 'react'
+import { useTranslation } from 'react-i18next'
+import { toHtml } from '../../shared/preview'
+import type { Segment } from '../../shared/types'
+import { usePage } from '../queries'
+import type { Store } from '../store'
+
+// So many blocks are laid out together, when they come into view.
+const CHUNK = 40
+// How far from the edges of the panel the open segment is kept, in px, and where it is scrolled to.
+const MARGIN = { top: 40, bottom: 60 }
+const THIRD = 0.3
+const STEPS = 4
+
+interface Props {
+  store: Store
+  revision: number
+  open: Segment | null
+  document: number
+  onOpen: (id: number) => void
+}
+
+type Spots = RefObject<Map<string, HTMLElement>>
+
+export function Page({ store, revision, open, document, onOpen }: Props) {
+  const { t } = useTranslation()
+  const place = useRef<HTMLDivElement>(null)
+  const html = usePage(document).data?.html
+  const spots = useFrame(place, html)
+  useTexts(spots, html, store, revision, document)
+  useHere(place, spots, html, open?.document_id === document ? open.key : null)
+  if (html === '') return <p className="quiet">{t('companion.noPage')}</p>
+  return (
+    <div
+      ref={place}
+      className="sheet-page"
+      onClick={(event) => {
+        const spot = (event.target as HTMLElement).closest<HTMLElement>('[data-id]')
+        if (spot) onOpen(Number(spot.dataset.id))
+      }}
+    />
+  )
+}
+
+// Lays the page out; answers where each segment stands in it.
+function useFrame(place: RefObject<HTMLDivElement | null>, html?: string): Spots {
+  const spots = useRef(new Map<string, HTMLElement>())
+  useEffect(() => {
+    const sheet = place.current
+    if (!sheet || html === undefined) return
+    sheet.replaceChildren(...chunks(html))
+    const found = [...sheet.querySelectorAll<HTMLElement>('[data-segment]')]
+    spots.current = new Map(found.map((element) => [element.dataset.segment!, element]))
+  }, [html, place])
+  return spots
+}
+
+// The blocks of a page in chunks that the browser lays out only when they come into view.
+function chunks(html: string): HTMLElement[] {
+  const template = window.document.createElement('template')
+  template.innerHTML = html
+  const blocks = [...template.content.children]
+  return Array.from({ length: Math.ceil(blocks.length / CHUNK) }, (_, index) => {
+    const chunk = window.document.createElement('div')
+    chunk.className = 'chunk'
+    chunk.append(...blocks.slice(index * CHUNK, (index + 1) * CHUNK))
+    return chunk
+  })
+}
+
+// Puts the texts where they stand, and again those that changed.
+function useTexts(spots: Spots, html: string | undefined, store: Store, revision: number, document: number) {
+  const shown = useRef(new WeakMap<HTMLElement, string>())
+  useEffect(() => {
+    if (html === undefined) return
+    for (const segment of store.segments) {
+      const spot = segment.document_id === document ? spots.current.get(segment.key) : undefined
+      if (spot) put(segment, spot, shown.current)
+    }
+  }, [document, html, revision, spots, store])
+}
+
+function put(segment: Segment, spot: HTMLElement, shown: WeakMap<HTMLElement, string>) {
+  const text = segment.target || segment.source
+  const todo = !segment.target
+  const now = `${todo ? 'source' : 'target'} ${text}`
+  if (shown.get(spot) === now) return
+  shown.set(spot, now)
+  spot.innerHTML = toHtml(text, segment.codes)
+  spot.classList.toggle('todo', todo)
+  spot.dataset.id = String(segment.id)
+}
+
+// Marks the open segment and brings it into view.
+function useHere(
+  place: RefObject<HTMLDivElement | null>,
+  spots: Spots,
+  html: string | undefined,
+  here: string | null,
+) {
+  useEffect(() => {
+    const spot = here ? spots.current.get(here) : undefined
+    const panel = place.current?.parentElement
+    if (!spot || !panel) return
+    spot.classList.add('here')
+    // Chunks get their true height only when they are seen, so the way there may take more than one step.
+    let steps = 0
+    let next = 0
+    const show = () => {
+      const box = spot.getBoundingClientRect()
+      const frame = panel.getBoundingClientRect()
+      if (box.top >= frame.top + MARGIN.top && box.bottom <= frame.bottom - MARGIN.bottom) return
+      panel.scrollTop += box.top - frame.top - frame.height * THIRD
+      steps += 1
+      if (steps < STEPS) next = requestAnimationFrame(show)
+    }
+    show()
+    return () => {
+      cancelAnimationFrame(next)
+      spot.classList.remove('here')
+    }
+  }, [here, html, place, spots])
+}

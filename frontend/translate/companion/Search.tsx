@@ -1,0 +1,64 @@
+// Words in the memories of the project and in the project itself, with what stands around them.
+import { Input } from 'antd'
+import { useDeferredValue, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { MenuInPlace } from '../../shared/parts/MenuInPlace'
+import type { Project, Segment } from '../../shared/types'
+import { isEnough, useConcordance } from '../queries'
+import type { Wanted } from './Companion'
+import { Hits } from './Hits'
+
+const SIDES = ['source', 'target']
+const WAYS = ['phrase', 'words', 'alike']
+
+interface Props {
+  project: Project
+  wanted: Wanted
+  open: Segment | null
+  onInsert: (value: string) => void
+  onOpen: (id: number) => void
+}
+
+export function Search({ project, wanted, open, onInsert, onOpen }: Props) {
+  const { t } = useTranslation()
+  const [text, setText] = useState(wanted.text)
+  const [side, setSide] = useState<string>(wanted.side)
+  const [way, setWay] = useState('phrase')
+  const asked = useDeferredValue(text.trim())
+  const found = useConcordance(project.id, { text: asked, side, way })
+  return (
+    <div className="search-view">
+      <Input
+        allowClear
+        autoFocus={wanted.turn > 0}
+        value={text}
+        placeholder={t('companion.searchFor')}
+        aria-label={t('companion.searchFor')}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <p className="small">
+        <MenuInPlace
+          title={t('companion.searchSide')}
+          label={t(`companion.sides.${side}`)}
+          value={side}
+          options={SIDES.map((value) => ({ value, label: t(`companion.sides.${value}`) }))}
+          onChange={setSide}
+        />
+        {' · '}
+        <MenuInPlace
+          title={t('companion.way')}
+          label={t(`companion.ways.${way}`)}
+          value={way}
+          options={WAYS.map((value) => ({ value, label: t(`companion.ways.${value}`) }))}
+          onChange={setWay}
+        />
+      </p>
+      <Hits
+        found={isEnough(asked) ? found.data : undefined}
+        project={project}
+        onInsert={open ? onInsert : undefined}
+        onOpen={onOpen}
+      />
+    </div>
+  )
+}

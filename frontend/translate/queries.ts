@@ -1,0 +1,92 @@
+// What Translate asks of the server.
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback } from 'react'
+import { api } from '../shared/api'
+import { useProjectNews } from '../shared/live'
+import { keys } from '../shared/queryKeys'
+import type { Hit, Proposal, Segment, Version } from '../shared/types'
+import type { Act } from '../shared/useAct'
+
+export interface Listing {
+  documents: { id: number; name: string }[]
+  segments: Segment[]
+}
+
+export const proposalsQuery = (segment: number) => ({
+  queryKey: keys.proposals(segment),
+  queryFn: () => api.get<{ proposals: Proposal[] }>(`/segments/${segment}/proposals`),
+  staleTime: 0,
+  gcTime: 300_000,
+})
+
+export function useListing(project: number) {
+  const cache = useQueryClient()
+  // Rules or a new version have cut the text anew.
+  useProjectNews(project, (news) => {
+    if (news.event === 'recut') void refreshText(cache, project)
+  })
+  return useQuery({
+    queryKey: keys.segments(project),
+    queryFn: () => api.get<Listing>(`/projects/${project}/segments`),
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnReconnect: false,
+  })
+}
+
+type Cache = ReturnType<typeof useQueryClient>
+
+export const refreshText = (cache: Cache, project: number) =>
+  Promise.all([
+    cache.invalidateQueries({ queryKey: keys.segments(project) }),
+    cache.invalidateQueries({ queryKey: keys.pages }),
+  ])
+
+// Keeps what she prefers; proposals may be others then.
+export function usePrefer(act: Act) {
+  const cache = useQueryClient()
+  return useCallback(
+    (preferences: Record<string, unknown>) =>
+      void act(async () => {
+        await api.patch('/settings', { preferences })
+        await cache.invalidateQueries({ queryKey: keys.me })
+        await cache.invalidateQueries({ queryKey: keys.allProposals })
+      }),
+    [act, cache],
+  )
+}
+
+export const usePage = (document: number) =>
+  useQuery({
+    queryKey: keys.page(document),
+    queryFn: () => api.get<{ html: string }>(`/documents/${document}/page`),
+    staleTime: Infinity,
+  })
+
+export const usePast = (segment: Segment) =>
+  useQuery({
+    queryKey: keys.past(segment.id, segment.version),
+    queryFn: () => api.get<Version[]>(`/segments/${segment.id}/versions`),
+    placeholderData: (old) => old,
+  })
+
+export interface Asked {
+  text: string
+  side: string
+  way: string
+}
+
+// One letter is looked for only where it can be a word.
+const WORDLIKE = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]|../u
+export const isEnough = (text: string) => WORDLIKE.test(text)
+
+export const useConcordance = (project: number, { text, side, way }: Asked) =>
+  useQuery({
+    queryKey: keys.concordance(project, text, side, way),
+    enabled: isEnough(text),
+    placeholderData: (old) => old,
+    queryFn: () =>
+      api.get<{ hits: Hit[]; more: boolean }>(
+        `/projects/${project}/concordance?${new URLSearchParams({ text, side, way })}`,
+      ),
+  })

@@ -1,0 +1,88 @@
+// Going about the text: to where work was left, to the next unfinished segment, to one that is named; what
+// comes next is fetched ahead.
+import { useQueryClient } from '@tanstack/react-query'
+import { useCallback, useEffect } from 'react'
+import { useTranslation } from 'react-i18next'
+import { useNavigate } from 'react-router'
+import { api } from '../shared/api'
+import { missingCodes } from '../shared/balance'
+import type { Project } from '../shared/types'
+import { proposalsQuery } from './queries'
+import { isUnfinished, type Store } from './store'
+import type { useOpen } from './useOpen'
+import type { Shown } from './useShown'
+
+const AHEAD = 3
+const FRESH = 20_000
+// Where a segment stands that is gone to from afar, in px from the top.
+export const AFAR = 150
+
+interface Where {
+  project: Project
+  store: Store
+  shown: Shown
+  opening: ReturnType<typeof useOpen>
+  hash: string
+  say: (text: string) => void
+}
+
+export function useGoing({ project, store, shown, opening, hash, say }: Where) {
+  const { t } = useTranslation()
+  const go = useNavigate()
+  const { order, showAll } = shown
+  const { open, openAt, openRow } = opening
+  const unfinishedAt = useCallback(
+    (index: number) => isUnfinished(store.byId.get(order[index])!),
+    [order, store],
+  )
+
+  useEffect(() => {
+    const wanted = Number(hash.slice(1)) || project.last_segment_id
+    const index = wanted ? order.indexOf(wanted) : order.findIndex((_, at) => unfinishedAt(at))
+    openRow(Math.max(index, 0), AFAR)
+    // Only when the text is opened, or a link leads to another segment of it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [store, hash])
+  useEffect(() => {
+    void api.patch(`/projects/${project.id}`, { opened: true }).catch(() => undefined)
+  }, [project.id])
+  useAhead(order, openAt, unfinishedAt)
+
+  const nextUnfinished = useCallback(() => {
+    const count = order.length
+    for (let step = 1; step <= count; step += 1) {
+      const index = (Math.max(openAt, -1) + step + count) % count
+      if (unfinishedAt(index)) return openRow(index)
+    }
+    // What the last segment lost is not talked over.
+    const last = open === null ? undefined : store.byId.get(open)
+    const codes = last ? missingCodes(last.source, last.target).join(' ') : ''
+    say(codes ? t('translate.lostAtEnd', { codes }) : t('translate.allDone'))
+  }, [open, openAt, openRow, order, say, store, t, unfinishedAt])
+
+  // To a segment by its number in the database, also when it is not among those shown.
+  const goTo = useCallback(
+    (segment: number) => {
+      const index = order.indexOf(segment)
+      if (index >= 0) return openRow(index, AFAR)
+      showAll()
+      void go(`#${segment}`)
+    },
+    [go, openRow, order, showAll],
+  )
+  return { nextUnfinished, goTo }
+}
+
+// Proposals for what comes next are there before it is opened.
+function useAhead(order: number[], openAt: number, unfinishedAt: (index: number) => boolean) {
+  const cache = useQueryClient()
+  useEffect(() => {
+    if (openAt < 0) return
+    let found = 0
+    for (let index = openAt + 1; index < order.length && found < AHEAD; index += 1) {
+      if (!unfinishedAt(index)) continue
+      void cache.prefetchQuery({ ...proposalsQuery(order[index]), staleTime: FRESH })
+      found += 1
+    }
+  }, [cache, openAt, order, unfinishedAt])
+}

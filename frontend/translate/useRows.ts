@@ -1,0 +1,32 @@
+// The rows of the text, of which only those in sight are drawn.
+import { defaultRangeExtractor, useVirtualizer, type Range } from '@tanstack/react-virtual'
+import type { RefObject } from 'react'
+import type { Segment } from '../shared/types'
+
+// What a row takes before it is measured: letters to a line, the height of a line, what stands around.
+const SOURCE_LINE = 92
+const TARGET_LINE = 88
+const LINE_HEIGHT = 25
+const AROUND = 18
+
+const estimate = ({ source, target }: Segment) => {
+  const lines = Math.ceil(source.length / SOURCE_LINE) + Math.ceil(target.length / TARGET_LINE)
+  return AROUND + LINE_HEIGHT * lines
+}
+
+// The open segment keeps its editor, its undo and its keys when it is scrolled out of sight.
+const withOpen = (shown: number[], open: number) =>
+  open < 0 || shown.includes(open) ? shown : [...shown, open].toSorted((one, other) => one - other)
+
+export function useRows(scroll: RefObject<HTMLDivElement | null>, segments: Segment[], openAt: number) {
+  return useVirtualizer({
+    count: segments.length,
+    getScrollElement: () => scroll.current,
+    overscan: 8,
+    rangeExtractor: (range: Range) => withOpen(defaultRangeExtractor(range), openAt),
+    getItemKey: (index) => segments[index].id,
+    estimateSize: (index) => estimate(segments[index]),
+  })
+}
+
+export type Rows = ReturnType<typeof useRows>

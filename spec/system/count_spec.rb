@@ -1,0 +1,143 @@
+# A client set up, files counted with and without a memory, laid side by side, and the quote made of it, down
+# to the sheet that computes itself.
+RSpec.describe "Counting and quoting" do
+  let(:user) { make_user }
+  let(:folder) { Dir.mktmpdir }
+  let!(:memory) do
+    make_memory(user, [["Check the straps again.", "Controllare di nuovo le cinghie."]],
+      name: "Tarnholt, delivered")
+  end
+  let(:files) do
+    {
+      "manual.txt" => "Check the straps again.\nNever leave a child there.\nLoad at most 60 kg.\n",
+      "leaflet.txt" => "Check the straps again.\nLoad at most 80 kg.\nAsk before carrying long goods.\n",
+      "prices.csv" => "Part,Price\nRear deck with rails,120\nChild seat for the deck,95\n"
+    }.map { |name, text| File.join(folder, name).tap { |path| File.write(path, text) } }
+  end
+
+  def in_place(label, value)
+    find("[aria-label^='#{label}:']").click
+    press(:control, "a")
+    type(value)
+    press(:enter)
+  end
+
+  # The cells of a sheet as LibreOffice computes them.
+  def computed(path)
+    Open3.capture2e("soffice", "-env:UserInstallation=file://#{folder}/office", "--headless", "--convert-to",
+      "csv:Text - txt - csv (StarCalc):44,34,76,1,,0,false,true,false", "--outdir", folder, path)
+    CSV.read(path.sub(/\.xlsx\z/, ".csv"))
+  end
+
+  it "sets a client up, counts three files, lays counts side by side, and makes a quote that adds up" do
+    sign_in(user)
+    visit "/clients"
+    fill_in "Name of a new client", with: "Tarnholt Cargo Cycles"
+    click_button "Add"
+    in_place("Subject fields", "Bicycles")
+    expect(page).to have_css("[aria-label='Subject fields: Bicycles']")
+    click_button "Add rates for two languages"
+    { "From" => "english, united kingdom", "Into" => "italian, italy" }.each do |label, language|
+      find(".rate-form label", text: /\A#{label}\z/).click
+      type(language)
+      press(:enter)
+    end
+    fill_in "Rate", with: "cheap"
+    click_button "Keep these rates"
+    expect(page).to have_text("“cheap” is not an amount such as 0.12.")
+    fill_in "Rate", with: "0.12"
+    fill_in "Minimum", with: "1"
+    click_button "Keep these rates"
+    expect(page).to have_css(".rate-card", text: "0.12 a word")
+
+    visit "/"
+    find("input[type=file]", visible: :all).set(files)
+    expect(page).to have_css(".files .name", count: 3)
+    find("[aria-label^='Into:']").click
+    type("italian, it")
+    press(:enter)
+    find("[aria-label^='Client:']").click
+    type("tarn")
+    press(:enter)
+    expect(page).to have_css("[aria-label='Subject: Bicycles']")
+    find("[aria-label^='Add a memory:']").click
+    find(".ant-select-item-option", text: "Tarnholt, delivered").click
+    expect(page).to have_css(".stock .name", text: "Tarnholt, delivered")
+
+    click_link "Count"
+    click_button "count again"
+    expect(page).to have_css(".report-head", text: "against 1 memory")
+    click_button "without memories beside it"
+    expect(page).to have_css(".bars .bar", count: 2)
+    row = find(".bands tr", text: "exact")
+    expect(row.all("td").map(&:text)).to eq(["8", "2", "10 %", "1", "+8"])
+    expect(page).to have_css(".counted-files li", count: 3)
+    expect(faults).to eq([])
+
+    price = find(".quote-card .price").text
+    in_place("Weight of new", "150")
+    expect(page).to have_text("“150” is not between 0 and 100 %.")
+    press(:escape)
+    in_place("Weight of new", "50")
+    expect(page).to have_no_css(".quote-card .price", text: price, exact_text: true)
+    shown = find(".quote-card .price").text[/[\d.]+/]
+    click_button "Keep as a quote"
+    expect(page).to have_css(".quote-list li", text: "open")
+    quote = user.quotes.sole
+    expect(quote.figures["total"]).to eq(shown)
+    expect(RateCard.sole.rates["weights"]["new"]).to eq("1")
+
+    click_link quote.number
+    expect(page).to have_css(".letter .total", text: shown)
+    click_link "XLSX"
+    path = File.join(Browsing::DOWNLOADS, "Quote #{quote.number} Tarnholt Cargo Cycles.xlsx")
+    eventually { expect(File.exist?(path)).to be(true) }
+    FileUtils.cp(path, folder)
+    cells = computed(File.join(folder, File.basename(path)))
+    sums = cells.to_h { |line| [line.first, line] }
+    expect(BigDecimal(sums["all"][4])).to eq(BigDecimal(quote.figures["weighted_words"]))
+    %w[Net Rush Total].each do |name|
+      expect(BigDecimal(sums[name].last)).to eq(BigDecimal(quote.figures[name.downcase]))
+    end
+
+    visit "/projects/#{quote.project_id}/count"
+    find("[aria-label^='State of #{quote.number}']").click
+    click_button "accepted"
+    expect(page).to have_css("[aria-label='State of #{quote.number}: accepted']")
+  end
+
+  it "counts files dropped for a moment, says what is wrong with one, and makes a project of them" do
+    damaged = File.join(folder, "broken.docx").tap { |path| File.binwrite(path, "PK\x03\x04 no more") }
+    sign_in(user)
+    visit "/"
+    expect(page).to have_css("h1", text: "Nothing to do yet")
+    click_link "Only count files"
+    find("input[type=file]", visible: :all).set([files.first, damaged])
+    expect(page).to have_css(".quick-files .alarm", text: "broken.docx is damaged")
+    click_button "Count"
+    expect(page).to have_css(".report-head h1", text: "as much work as")
+    expect(Report.kept).to be_empty
+    click_button "Keep this count"
+    fill_in "Name of the count", with: "For Femke"
+    find(".keep-as button").click
+    expect(page).to have_css(".report-head", text: "kept")
+    visit "/count"
+    expect(page).to have_css(".counts-kept", text: "For Femke")
+    click_link "For Femke"
+    click_button "Make it a project"
+    expect(page).to have_css(".files .name", text: "manual.txt")
+  end
+
+  it "begins a project from a template with a drop and one press" do
+    project = make_project(user)
+    project.update!(subject: "Bicycles")
+    project.save_as_template("Tarnholt manuals")
+    sign_in(user)
+    click_button "New from “Tarnholt manuals”"
+    expect(page).to have_css("[aria-label='Subject: Bicycles']")
+    all("input[type=file]", visible: :all).first.set(files.first)
+    expect(page).to have_css(".files .name", text: "manual.txt")
+    click_button "Begin the project"
+    expect(page).to have_css(".card .source", text: "Check the straps again.")
+  end
+end

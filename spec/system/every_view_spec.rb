@@ -1,0 +1,88 @@
+# What holds for every view: nothing for axe to find in either theme, and all of it to be used at 400 %, which
+# is a window of 320 × 256.
+RSpec.describe "Every view" do
+  let(:user) { make_user }
+  let(:project) { make_project(user) }
+  let(:memory) { make_memory(user, { "Check the brakes." => "Controllare i freni." }) }
+
+  let(:client) { user.clients.create!(name: "Pell & Rook Ceramics", people: [{ name: "Oriel Pell" }]) }
+  let(:report) do
+    Report.start(project, memories: [], made: "hand").tap { |made| CountReportJob.perform_now(made) }
+  end
+  let(:quote) { Quote.keep(report.reload, rates: { "currency" => "EUR", "rate" => "0.1" }, shown: "2.80") }
+
+  def views
+    {
+      "/" => ".today h1",
+      "/clients" => "main h1",
+      "/clients/#{client.id}" => ".client .columns",
+      "/count" => ".quick h1",
+      "/projects/#{project.id}/count" => ".quote-card",
+      "/counts/#{report.id}" => ".quote-card",
+      "/quotes/#{quote.id}" => ".letter .total",
+      "/memories" => "main h1",
+      "/memories/#{memory.id}" => ".units",
+      "/projects/#{project.id}/brief" => ".brief .files",
+      "/projects/#{project.id}/translate" => ".card",
+      "/projects/#{project.id}/deliver" => "main h1",
+      "/projects/#{project.id}/rules" => "main h1",
+      "/settings/rules" => "main h1",
+      "/settings/account" => "main h1",
+      "/settings/put-away" => "main h1"
+    }
+  end
+
+  def window(width, height)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height,
+      deviceScaleFactor: 1, mobile: false)
+  end
+
+  before do
+    quote
+    project.segments.order(:position).first.confirm("Il pianale posteriore.", by: user, origin: {})
+    sign_in(user)
+  end
+
+  %w[light dark].each do |theme|
+    it "is clean for axe in the #{theme} theme" do
+      page.execute_script("localStorage.setItem('glossema.mode', '#{theme}')")
+      found = views.to_h do |path, shown|
+        visit path
+        expect(page).to have_css(shown)
+        expect(page).to have_css(":root[data-theme=#{theme}]", visible: :all)
+        [path, faults]
+      end
+      expect(found.reject { |_, list| list.empty? }).to eq({})
+    end
+  end
+
+  it "fits a window of 320 × 256, and is worked in there" do
+    window(320, 256)
+    found = views.to_h do |path, shown|
+      visit path
+      expect(page).to have_css(shown)
+      [path, page.evaluate_script("document.documentElement.scrollWidth - window.innerWidth")]
+    end
+    expect(found.select { |_, over| over.positive? }).to eq({})
+
+    visit "/projects/#{project.id}/translate"
+    editor.click
+    type("Piccolo")
+    segment = nil
+    eventually do
+      segment = project.segments.find { |one| on_disk(one).target.include?("Piccolo") }
+      expect(segment).to be_present
+    end
+    seen = page.evaluate_script(<<~JS)
+      (() => {
+        const at = document.querySelector('.card [role=textbox]').getBoundingClientRect()
+        return at.top >= 0 && at.top < window.innerHeight - 20
+      })()
+    JS
+    expect(seen).to be(true)
+    press(:control, :enter)
+    eventually { expect(on_disk(segment).state).to eq("translated") }
+  ensure
+    page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+  end
+end
