@@ -49,7 +49,7 @@ export function Work({ keep }: { keep: Keep }) {
         >
           <Input />
         </Form.Item>
-        <Button htmlType="submit">{t('account.keep')}</Button>
+        <Button htmlType="submit">{t('account.keepWork')}</Button>
       </Form>
     </>
   )

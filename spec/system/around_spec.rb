@@ -8,8 +8,8 @@ RSpec.describe "Around the work" do
     fill_in "Mail address", with: "anneke@vos.example"
     fill_in "Password", with: "a long password"
     click_button "Make an account"
-    expect(page).to have_text("No projects yet")
-    expect(page).to have_text("Nothing is due within seven days.")
+    expect(page).to have_css("h1", text: "Nothing to do yet")
+    expect(page).to have_css("ol li", count: 3)
     expect(faults).to eq([])
     click_button "Your menu: Anneke Vos"
     click_button "Sign out"

@@ -3,7 +3,10 @@ module Api
   class QuotesController < BaseController
     def index
       list = current_user.quotes.includes(:client, :project, :report).order(id: :desc)
-      list = list.where(params.permit(:project_id, :client_id, :report_id).to_h.compact_blank)
+      asked = params.permit(:project_id, :client_id, :report_id)
+      list = list.narrowed(
+        project_id: asked[:project_id], client_id: asked[:client_id], report_id: asked[:report_id]
+      )
       answer(QuoteResource.new(list.limit(200)))
     end
 

@@ -24,7 +24,8 @@ module Api
 
       response.headers["Content-Security-Policy"] =
         "default-src 'none'; img-src data:; style-src 'unsafe-inline'"
-      render html: page.html_safe, layout: false # rubocop:disable Rails/OutputSafety -- the core escapes it
+      # The core escapes it.
+      render html: page.html_safe, layout: false
     end
 
     def destroy

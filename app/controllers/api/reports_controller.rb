@@ -4,8 +4,12 @@ module Api
     # params: project_id, client_id, source_lang, target_lang narrow the list.
     def index
       list = current_user.reports.kept.ready.includes(:project, :client).order(id: :desc)
-      filters = params.permit(:project_id, :client_id, :source_lang, :target_lang).to_h.compact_blank
-      answer(ReportLineResource.new(list.where(filters).limit(200)))
+      asked = params.permit(:project_id, :client_id, :source_lang, :target_lang)
+      list = list.narrowed(
+        project_id: asked[:project_id], client_id: asked[:client_id],
+        source_lang: asked[:source_lang], target_lang: asked[:target_lang]
+      )
+      answer(ReportLineResource.new(list.limit(200)))
     end
 
     # params: beside: the id of another report, to be compared with.

@@ -21,14 +21,7 @@ class Report::Matching
     return segments.map { |segment| [segment.source_content, nil] } if @stores.empty?
     return side_by_side(segments, &progress) if cores > 1 && segments.map(&:source).uniq.size >= APART
 
-    known = {}
-    found =
-      segments.each_with_index.map do |segment, index|
-        return nil if (index % STEP).zero? && progress&.call(index) == :stop
-
-        known.fetch(segment.source) { best(segments, index, known) }
-      end
-    segments.map(&:source_content).zip(found)
+    one_after_the_other(segments, &progress)
   end
 
   # One share of the work, for a process of its own: every count-th text from the turn-th on. Returns
@@ -71,6 +64,17 @@ class Report::Matching
         known = @stores.filter_map { |id, penalty| memories[id] && Memory::Store.new(memories[id], penalty) }
         Glossema::Matching::Lookup.new(known)
       end
+  end
+
+  def one_after_the_other(segments)
+    known = {}
+    found =
+      segments.each_with_index.map do |segment, index|
+        return nil if block_given? && (index % STEP).zero? && yield(index) == :stop
+
+        known.fetch(segment.source) { best(segments, index, known) }
+      end
+    segments.map(&:source_content).zip(found)
   end
 
   def side_by_side(segments, &progress)

@@ -112,7 +112,8 @@ class User::Agenda
     project = projects.select { |one| unfinished?(one) }.max_by { |one| one.opened_at || one.begun_at }
     return nil unless project
 
-    segment = next_of(project)
+    # A file may be put away while this is read.
+    segment = next_of(project) or return nil
     {
       project_id: project.id,
       name: project.name,
@@ -132,7 +133,7 @@ class User::Agenda
     ordered = project.segments.joins(:document).order("documents.position", :position)
     unfinished = ordered.where(state: Segment::UNFINISHED)
     last = Segment.find_by(id: project.last_segment_id) || unfinished.first || ordered.first
-    return last if Segment::UNFINISHED.include?(last.state)
+    return last if last.nil? || Segment::UNFINISHED.include?(last.state)
 
     after = unfinished.where(
       "documents.position > :d OR (documents.position = :d AND segments.position > :s)",
