@@ -47,7 +47,7 @@ export function BandTable({ figures, hand, beside, inside }: Props) {
           <td>{number(figures.words)}</td>
           <td className="quiet">{number(figures.segments)}</td>
           <td aria-hidden="true" />
-          <td>{number(Math.round(Number(hand.quote.weighted_words)))}</td>
+          <td>{number(Number(hand.quote.weighted_words))}</td>
           {inside && <td>{number(figures.words)}</td>}
           {beside && <td>{signed(figures.words - beside.figures.words)}</td>}
         </tr>
@@ -76,7 +76,7 @@ function BandRow({ line, figures, hand, beside, inside }: Props & { line: QuoteL
           width={70}
         />
       </td>
-      <td>{number(Math.round(Number(line.weighted)))}</td>
+      <td>{number(Number(line.weighted))}</td>
       {inside && <td>{number(figures.inside[band].words)}</td>}
       {beside && <td className="quiet">{signed(beside.comparison.differences[band])}</td>}
     </tr>

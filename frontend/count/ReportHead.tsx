@@ -41,8 +41,11 @@ export function ReportHead({ report, hand, others, beside, lay, acts, own, open,
       </h1>
       <p className="quiet">
         {t('count.countedOn')} <EarlierCounts report={report} own={own} open={open} /> {t('count.againstLow')}{' '}
-        <Against report={report} recount={recount} /> · <BesideMenu {...{ report, others, beside, lay }} /> ·{' '}
-        {acts} · <TakeOut {...{ report, beside }} />
+        <Against report={report} recount={recount} /> · <BesideMenu {...{ report, others, beside, lay }} />
+      </p>
+      <p className="quiet presses">
+        {acts}
+        <TakeOut {...{ report, beside }} />
       </p>
       {report.outdated && <p className="outdated">{t('count.outdated')}</p>}
     </header>

@@ -18,20 +18,29 @@ export function stagesOf(project: Project) {
 }
 export const linkClass = ({ isActive }: { isActive: boolean }) => (isActive ? 'on' : '')
 
+function Where({ project }: { project: Project }) {
+  const { t } = useTranslation()
+  if (project.kind === 'template') return <b>{t('template.one')}</b>
+  if (!project.begun_at) {
+    return (
+      <>
+        <b>{t('newProject')}</b> · {t('notKept')}
+      </>
+    )
+  }
+  return (
+    <>
+      <b>{project.reference}</b> · {project.name} · {project.source_lang} → {project.target_lang}
+    </>
+  )
+}
+
 export function Stages({ project, words }: { project: Project; words?: Progress }) {
   const { t } = useTranslation()
   return (
     <>
       <div className="where">
-        {project.begun_at ? (
-          <>
-            <b>{project.reference}</b> · {project.name} · {project.source_lang} → {project.target_lang}
-          </>
-        ) : (
-          <>
-            <b>{t('newProject')}</b> · {t('notKept')}
-          </>
-        )}
+        <Where project={project} />
       </div>
       <nav aria-label={t('stages.label')}>
         {stagesOf(project).map((stage) => (
