@@ -3,7 +3,7 @@ require "glossema/cli"
 require_relative "side_by_side"
 
 class MemoryCommands < Glossema::Cli
-  COMMANDS = %w[memory count].freeze
+  COMMANDS = %w[memory count complete].freeze
   ACTIONS = %w[create import export lookup list].freeze
 
   # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns
@@ -42,12 +42,44 @@ class MemoryCommands < Glossema::Cli
     send("memory_#{action}")
   end
 
+  # What may follow each prefix, in its target language.
+  def complete
+    memory = named(argument("MEMORY"))
+    languages = [need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")]
+    terms = if @options[:termbase]
+      Glossema::Terms::Finder.new(languages[0],
+        termbase(@options[:termbase], languages))
+    else
+      nil
+    end
+    model = Memory::Learned.of(memory)
+    ahead = nil
+    @input.each_line do |line|
+      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      asked = JSON.parse(line)
+      source = asked["source"].to_s
+      ahead = [source, looked_ahead(model, source, terms, languages)] unless ahead&.first == source
+      offers = ahead.last.offers(asked["prefix"].to_s, limit: (@options[:limit] || 5).clamp(1, 50))
+      spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
+      say("ms" => spent.round(2), "completions" => offers.map(&:text))
+    end
+    DONE
+  end
+
   private
+
+  def looked_ahead(model, source, finder, languages)
+    found = finder ? finder.find(source) : []
+    Glossema::Completion::Ahead.new(
+      model, source,
+      terms: found.flat_map { |one| one.entry.in(languages[1]).flat_map(&:usable).map(&:written) }.uniq,
+      carried: Glossema::Forms::Carried.in(source, *languages).map(&:target)
+    )
+  end
 
   def more_options(parser)
     parser.on("--against MEMORY") { |value| @options[:against] = value }
     parser.on("--threshold N", Integer) { |value| @options[:threshold] = value.clamp(1, 100) }
-    parser.on("--limit N", Integer) { |value| @options[:limit] = value.clamp(1, 100) }
     parser.on("--different WAY", %w[both newer]) { |value| @options[:different] = value }
   end
 
@@ -141,7 +173,7 @@ class MemoryCommands < Glossema::Cli
         lookup.matches(
           query(Glossema::Content.from_written(line), memory),
           threshold: @options[:threshold] || 70,
-          limit: @options[:limit] || 5
+          limit: (@options[:limit] || 5).clamp(1, 100)
         )
       spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
       say("ms" => spent.round(2), "matches" => found.map { |match| row(match) })

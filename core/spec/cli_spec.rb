@@ -111,7 +111,52 @@ RSpec.describe "bin/glossema" do
     )
   end
 
+  it "finds terms line by line, as the termbase or the command says" do
+    File.write("t.csv",
+      "id,en,it,it: status\n7,brake pad,pastiglia,preferred\n7,,pattino,deprecated\n8,load,carico,\n")
+    answers = glossema("terms", "find", "--termbase", "t.csv", "--lang", "en-GB",
+      input: "Brake pads.\nx\nUnload")
+    found = { "from" => 0, "to" => 10, "term" => "brake pad", "entry" => "7", "targets" => ["pastiglia"] }
+    expect(answers).to eq([[[found], [], []], "", 0])
+    exact = glossema("terms", "find", "--termbase", "t.csv", "--lang", "en", "--recognise", "exact",
+      input: "Brake pads. A brake pad.\n")
+    expect(exact.first.flatten(1).map { |one| one["from"] }).to eq([14])
+  end
+
+  it "proposes candidates that a termbase does not have" do
+    File.write("m.txt",
+      "The braking distance grows.\n\nThe braking distance of a kickstand.\n\nFold the kickstand.\n")
+    File.write("t.csv", "en,it\nkickstand,cavalletto\n")
+    rows, _, status = glossema("terms", "candidates", "m.txt", "--lang", "en", "--termbase", "t.csv",
+      "--limit", "5")
+    expect(rows.map { |row|
+      row.slice("term", "count")
+    }).to eq([{ "term" => "braking distance", "count" => 2 }])
+    expect([rows.first["examples"].size, rows.first["score"].positive?, status]).to eq([2, true, 0])
+  end
+
+  it "carries over and spells line by line" do
+    carried = glossema("carry", "--source-lang", "en-GB", "--target-lang", "it-IT",
+      input: "1,250.5 kg\nnone\n").first
+    expect(carried).to eq(
+      [[{ "from" => 0, "to" => 10, "kind" => "unit", "source" => "1,250.5 kg", "target" => "1.250,5 kg" }],
+       []]
+    )
+    File.write("own.txt", "Tarnholt\n")
+    spelled = glossema("spell", "--lang", "en-GB", "--words", "own.txt", input: "Teh Tarnholt\n").first
+    expect(spelled.first.map { |fault| fault.slice("from", "to", "word") }).to eq(
+      [{ "from" => 0, "to" => 3, "word" => "Teh" }]
+    )
+    expect(spelled.first.first["suggestions"]).to include("The")
+  end
+
   [
+    %w[terms find --lang en],
+    %w[terms find --lang en --termbase no.tbx],
+    %w[terms nonsense],
+    %w[terms candidates --lang en],
+    %w[carry --source-lang en],
+    %w[spell --lang English],
     %w[extract no.docx],
     %w[extract a.docx --lang English],
     ["nonsense"],

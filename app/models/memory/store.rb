@@ -5,6 +5,10 @@ class Memory::Store
   # Of the units found so many are compared by their signatures at first, then more as long as there are good
   # ones among the last; short texts by their letters.
   COMPARED = [120, 500, 2500, 10_000].freeze
+  # The same where only the best one is wanted: of 873 segments of a count two are told otherwise, both below
+  # 75.
+  BUDGET_FOR_BEST = 2_500
+  COMPARED_FOR_BEST = [120, 500].freeze
   READ_FOR_EACH_WANTED = 12
   # Below this score it is not worth looking at very many for a few more.
   SURE = 70
@@ -79,7 +83,7 @@ class Memory::Store
     words, marks = Grams.of_units(units)
     return if words.empty?
 
-    likeliest(content.text, words, marks, Glossema::Matching::Score.weight(units), floor, limit)
+    likeliest(content.text, words, marks, Glossema::Matching::Score.weight(units), floor, limit, best_only)
       .reject { |_, unit| exact.key?(unit) }
       .each_slice(BATCH) do |slice|
         list = sources("id IN (#{slice.map(&:last).join(",")})")
@@ -102,27 +106,31 @@ class Memory::Store
   end
 
   # [[about what score, id], …] of the units most like a text of these words and marks, the likeliest first.
-  def likeliest(text, words, marks, weight, floor, limit)
-    found = @index.find(words, weight, [floor, 1].max, BUDGET)
+  def likeliest(text, words, marks, weight, floor, limit, best_only)
+    counts = best_only ? COMPARED_FOR_BEST : COMPARED
+    found = @index.find(words, weight, [floor, 1].max, best_only ? BUDGET_FOR_BEST : BUDGET)
     return spelt_alike(text, found.first(SPELT), limit) if words.size <= Grams::SHORT
 
-    own, guesses, seen = Grams.parse(Grams.signature(words, marks)), [], 0
-    COMPARED
-      .map { |count| [count, READ_FOR_EACH_WANTED * limit].max }
-      .uniq
-      .each do |count|
-        fresh = compared(own, found[seen...count].to_a)
-        guesses.concat(fresh).sort!
-        seen = count
-        # With a place in the list in sight, the next may hold better ones.
-        least =
-          [[floor, SURE].max * FINE,
-           guesses.size > limit ? guesses[-limit] >> UNIT_BITS : 0].max - (SLACK * FINE)
-        break if seen >= found.size || fresh.last(fresh.size / 2).none? { |guess|
-          guess >> UNIT_BITS >= least
-        }
-      end
+    own = Grams.parse(Grams.signature(words, marks))
+    guesses = guessed(own, found, counts.map { |count| [count, READ_FOR_EACH_WANTED * limit].max }.uniq,
+      floor, limit)
     guesses.reverse.map { |guess| [(guess >> UNIT_BITS) / FINE.to_f, guess & ((1 << UNIT_BITS) - 1)] }
+  end
+
+  # The guesses of those found, sorted: of the first so many, then of more as long as that is worth it.
+  def guessed(own, found, counts, floor, limit)
+    guesses, seen = [], 0
+    counts.each do |count|
+      fresh = compared(own, found[seen...count].to_a)
+      guesses.concat(fresh).sort!
+      seen = count
+      # With a place in the list in sight, the next may hold better ones.
+      last = guesses.size > limit ? guesses[-limit] >> UNIT_BITS : 0
+      least = [[floor, SURE].max * FINE, last].max - (SLACK * FINE)
+      good = fresh.last(fresh.size / 2).any? { |guess| guess >> UNIT_BITS >= least }
+      break if seen >= found.size || !good
+    end
+    guesses
   end
 
   # [guess and id as one number, …], in the order of the ids: numbers are sorted faster than pairs.

@@ -96,7 +96,7 @@ class Report::Matching
 
   def process(segments, turn)
     asked = { project: @project.id, stores: @stores, segments: segments.map(&:id), turn: turn, count: cores }
-    pipe = IO.popen([RbConfig.ruby, "--yjit", PROGRAM], "r+b", err: [LOG, "a"])
+    pipe = IO.popen([Room::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM], "r+b", err: [LOG, "a"])
     pipe.write(JSON.generate(asked))
     pipe.close_write
     pipe

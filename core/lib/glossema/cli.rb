@@ -1,11 +1,14 @@
 # The commands of bin/glossema that need no database. The application adds those that do.
 require "optparse"
 require "glossema"
+require "glossema/cli/words"
 
 module Glossema
   class Cli
+    include Words
+
     DONE, NO, REFUSED = 0, 1, 2
-    COMMANDS = %w[extract merge roundtrip segment count score].freeze
+    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell].freeze
     USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)
@@ -179,6 +182,10 @@ module Glossema
           parser.on("--rates FILE") { |value| @options[:rates] = value }
           parser.on("--rules FILE") { |value| @options[:rules] = value }
           parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
+          parser.on("--termbase FILE") { |value| @options[:termbase] = value }
+          parser.on("--recognise WAY", %w[exact open alike]) { |value| @options[:recognise] = value }
+          parser.on("--words FILE") { |value| @options[:words] = value }
+          parser.on("--limit N", Integer) { |value| @options[:limit] = value.clamp(1, 100_000) }
           parser.on("--pseudo") { @options[:pseudo] = true }
           parser.on("--plain") { @options[:plain] = true }
           more_options(parser)

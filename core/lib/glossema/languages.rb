@@ -44,6 +44,29 @@ module Glossema
     # True for a well-formed tag in its canonical case, such as "en", "de-CH" or "zh-Hant-TW".
     def valid?(tag) = tag.to_s.match?(TAG)
 
+    # Is this the code of a language, as CLDR knows them?
+    def known?(code) = names.value?(code.to_s) || SMALL_WORDS.key?(code.to_s)
+
+    # The tag of a language that a text names, in English or in that language: "Italian, status" → "it"; nil
+    # for none. A name of two words counts more than one of its words.
+    def named(text)
+      folded = text.downcase
+      found = names.select { |name, _| folded.match?(/(?<!\p{L})#{Regexp.escape(name)}(?!\p{L})/) }
+      found.max_by { |name, _| name.length }&.last
+    end
+
+    # {name in lower case => code}
+    def names
+      @names ||= begin
+        require "twitter_cldr"
+        said = ->(locale) { TwitterCldr.get_locale_resource(locale, :languages)[locale][:languages] }
+        english = said[:en].select { |code, _| code.length <= 3 }
+        own = TwitterCldr.supported_locales.reject { |one| one.length > 3 }
+          .filter_map { |locale| (name = said[locale][locale]) && [name.downcase, locale.to_s] }
+        own.to_h.merge(english.to_h { |code, name| [name.downcase, code.to_s] }).transform_keys(&:to_s)
+      end
+    end
+
     def primary(tag) = tag.to_s[/\A[A-Za-z]+/].to_s.downcase
 
     def right_to_left?(tag) = RIGHT_TO_LEFT.include?(primary(tag))

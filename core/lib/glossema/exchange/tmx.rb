@@ -10,14 +10,8 @@ module Glossema
       # "source"/"target" => {…}, "props" => [[where, type, text]], "notes" => [text], "others" => [variants
       # in other languages, as XML]}; both nil where there is nothing.
       Pair = Struct.new(:source, :target, :attributes, :codes, :extra, keyword_init: true)
-      # A unit that cannot be read: its line and why.
-      Fault = Struct.new(:line, :message)
-
       PROPERTIES = %w[client subject project file origin key previous next].freeze
       STAMP = "%Y%m%dT%H%M%SZ".freeze
-      CHUNK = 1 << 20
-      # A unit this long is no unit.
-      LONGEST = 16 << 20
 
       module_function
 
@@ -32,8 +26,8 @@ module Glossema
 
       # Reads from an IO (or a string of bytes). Yields each Pair of the language pair asked for (any region
       # of it) with how many bytes were read so far. Returns {read:, skipped: (units without this pair or
-      # without text), faults: [Fault]}. Raises Refused "not-tmx", or "damaged" when nothing at all can be
-      # read.
+      # without text), faults: [ElementStream::Fault]}. Raises Refused "not-tmx", or "damaged" when nothing at
+      # all can be read.
       def read(source, name:, source_lang:, target_lang:, &block)
         Reader.new(
           source.is_a?(String) ? StringIO.new(source.b) : source,
@@ -42,7 +36,7 @@ module Glossema
         ).run(&block)
       end
 
-      # Finds the units in a stream.
+      # Reads the units of a stream.
       class Reader
         # A unit of two plain texts, as nearly all are; others are read by the XML parser.
         ATTRIBUTES = %q{(?:\s+[\w:.-]+\s*=\s*(?:"[^"<]*"|'[^'<]*'))*\s*}.freeze
@@ -52,171 +46,26 @@ module Glossema
         ATTRIBUTE = /([\w:.-]+)\s*=\s*(?:"([^"]*)"|'([^']*)')/n
         ASIDES = /<(prop|note)\b(#{ATTRIBUTES})>([^<]*)</mn
         STRANGE = /&(?!(?:amp|lt|gt|quot|apos|#\d{1,7}|#x\h{1,6});)|[\x00-\x08\v\f\x0e-\x1f]/n
-        # What looks like a unit in these is none.
-        ASLEEP = /<!--.*?-->|<!\[CDATA\[.*?\]\]>/mn
-        BORDER = %r{#{ASLEEP}|</tu\s*>|<tu[\s>]}mn
-        # Entities of the file's own, of plain text. Together they may grow to so many bytes.
-        ENTITY = /<!ENTITY\s+([\w:.-]+)\s+(?:"([^"]*)"|'([^']*)')\s*>/n
-        GROWN = 10_000
 
         def initialize(io, name, languages)
-          @io, @name, @languages = io, name, languages
-          @buffer, @at, @line, @bytes = +"".b, 0, 1, 0
+          @name, @languages = name, languages
+          @stream = ElementStream.new(io, name, kind: "tmx", roots: %w[tmx], elements: %w[tu])
           @read = @skipped = 0
-          @faults = []
         end
 
-        def run(&block)
-          open
-          while (from = find(/<tu[\s>]|<!--/n))
-            pass(from)
-            @buffer.byteslice(from, 2) == "<!" ? leave_comment : take(&block)
-          end
-          rest = @buffer.byteslice(@at..).to_s
-          fault("the file ends in the middle; what came before was read") unless rest.match?(%r{</tmx\s*>}n)
-          if @read.zero? && @skipped.zero? && @faults.any?
-            raise Refused.new(
-              "damaged.tmx", name: @name, line: @faults.first.line, reason: @faults.first.message
-            )
-          end
-
-          { read: @read, skipped: @skipped, faults: @faults }
-        end
-
-        private
-
-        # Up to the root, which must be <tmx>.
-        def open
-          @io.binmode if @io.respond_to?(:binmode)
-          head = @io.read(CHUNK).to_s
-          encoding =
-            { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE" }[head[0, 2].b] ||
-            head[/\A.{0,10}<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/mn, 1] || "UTF-8"
-          @converter =
-            (
-              if %w[UTF-8 US-ASCII].include?(encoding.upcase)
-                nil
-              else
-                Encoding::Converter.new(encoding, "UTF-8", invalid: :replace, undef: :replace)
-              end
-            )
-          feed(head)
-          fill until @ended || @buffer.match?(/<tmx[\s>]/n) || @buffer.bytesize > (4 * CHUNK)
-          root = @buffer.gsub(/<!--.*?-->/mn, "")[/<([A-Za-z_][\w:.-]*)/n, 1]
-          unless root == "tmx"
-            raise Refused.new("not-tmx.other-root", name: @name, root: root) if root
-
-            raise Refused.new("not-tmx.no-root", name: @name)
-          end
-
-          start = find(/<tmx[\s>]/n)
-          @entities = entities(@buffer.byteslice(0, start))
-          pass(start)
-        rescue Encoding::ConverterNotFoundError
-          raise Refused.new("encoding-unknown.declared", name: @name, encoding: encoding)
-        end
-
-        # {name => text} of the entities a file declares itself; those that name others are resolved, within
-        # bounds.
-        def entities(head)
-          declared =
-            head
-              .gsub(/<!--.*?-->/mn, "")
-              .scan(ENTITY)
-              .to_h { |name, double, single| [name, double || single] }
-              .select { |_, text| text.bytesize <= GROWN }
-          5.times { declared = declared.transform_values { |text| named(text, declared) } }
-          declared
-        end
-
-        # The text with entities put in, as long as it does not grow too much; what is left then is a fault of
-        # its unit.
-        def named(text, entities)
-          grown = 0
-          text.gsub(/&([\w:.-]+);/n) do |name|
-            value = entities[Regexp.last_match(1)]
-            value && (grown += value.bytesize) <= GROWN ? value : name
-          end
-        end
-
-        def feed(bytes)
-          @bytes += bytes.bytesize
-          @buffer << (@converter ? @converter.convert(bytes).b : bytes)
-        end
-
-        def fill
-          chunk = @io.read(CHUNK)
-          return @ended = true if chunk.nil? || chunk.empty?
-
-          @buffer = @buffer.byteslice(@at..) if @at.positive?
-          @at = 0
-          feed(chunk)
-        end
-
-        # The place of a pattern from here on, reading on as needed.
-        def find(pattern)
-          loop do
-            found = @buffer.index(pattern, @at)
-            return found if found || @ended
-
-            # What was looked through need not be again, but for a mark that may begin at its end.
-            pass([@buffer.bytesize - 8, @at].max) if pattern.is_a?(Regexp)
-            fill
-          end
-        end
-
-        def pass(to)
-          @line += @buffer.byteslice(@at, to - @at).count("\n")
-          @at = to
-        end
-
-        def take
-          start = @line
-          until (finish = finish_of_unit) || @ended || @buffer.bytesize - @at > LONGEST
-            fill
-          end
-          return leave("the unit has no end") unless finish&.positive?
-
-          raw = @buffer.byteslice(@at, finish - @at)
-          raw = named(raw, @entities) if @entities.any? && raw.include?("&")
-          begin
+        def run
+          @stream.each do |raw, _, bytes|
             pair = Unit.parse(raw, @languages)
-            pair ? (@read += 1) && yield(pair, @bytes) : @skipped += 1
-          rescue Nokogiri::XML::SyntaxError => e
-            fault(
-              e.message.sub(/\A\d+:\d+: (?:FATAL|ERROR): /, "").strip[0, 100],
-              start + [e.line.to_i - 1, 0].max
-            )
+            pair ? (@read += 1) && yield(pair, bytes) : @skipped += 1
           end
-          pass(finish)
-        end
-
-        # Where the unit at hand ends; -1 where another begins before that, nil where the end is still to be
-        # read.
-        def finish_of_unit
-          at = @at + 3
-          while (found = @buffer.index(BORDER, at))
-            at = Regexp.last_match.end(0)
-            next if @buffer.getbyte(found + 1) == 0x21
-
-            return @buffer.getbyte(found + 1) == 0x2F ? at : -1
+          faults = @stream.faults
+          if @read.zero? && @skipped.zero? && faults.any?
+            raise Refused.new("damaged.tmx", name: @name, line: faults.first.line,
+              reason: faults.first.message)
           end
-        end
 
-        def leave_comment
-          until (close = @buffer.index("-->", @at)) || @ended
-            fill
-          end
-          pass(close ? close + 3 : @at + 4)
+          { read: @read, skipped: @skipped, faults: faults }
         end
-
-        # Past the start of a unit that cannot be read.
-        def leave(message)
-          fault(message)
-          pass(@at + 3)
-        end
-
-        def fault(message, line = @line) = @faults << Fault.new(line, message)
       end
 
       # One unit as a Pair, and a Pair as a unit.

@@ -40,11 +40,43 @@ module Glossema
         word.match?(/\A\p{Lu}/) ? text.sub(/\A./, &:upcase) : text
       end
 
+      # All names of months or days (of) of a language, as they are written, without the single letters.
+      def words(tag, of)
+        WIDTHS.flat_map { |list| calendar(tag).dig(of, *list).to_h.values }
+          .flat_map { |text| [text, text.delete_suffix(".")] }
+          .select { |text| text.length > 2 || text.match?(/[^\p{Latin}]/) }.uniq
+      end
+
+      # The name of a month or day by its number in CLDR's lists.
+      def named(of, width, which, tag, form: :format)
+        calendar(tag).dig(of, form, width, which) || calendar(tag).dig(of, :format, width, which)
+      end
+
       # The places of day, month and year in a numeric date: [1, 0, 2] for American English.
       def order(tag)
         letters = calendar(tag).dig(:formats, :date, :short, :pattern).to_s.scan(/[dMy]/).uniq
         order = %w[d M y].map { |letter| letters.index(letter) }
         order.all? ? order : [0, 1, 2]
+      end
+
+      # A date in digits in the form of another language, nil where it is none: from en-US to it "5/12/2026" →
+      # "12/05/2026". A year of four digits stays one.
+      def short(text, source, target)
+        return unless text.match?(PARTS)
+        return text if text.match?(/\A\d{4}/)
+
+        numbers = text.scan(/\d+/)
+        parts = order(source).zip(%i[day month year]).to_h { |place, part| [part, numbers[place]] }
+        return unless date?(parts)
+
+        pattern = Patterns.date(target, :short) || "dd/MM/y"
+        pattern.gsub(/d+|M+|y+/) do |letters|
+          case letters[0]
+          when "d" then parts[:day].to_i.to_s.rjust(letters.length, "0")
+          when "M" then parts[:month].to_i.to_s.rjust(letters.length, "0")
+          else parts[:year]
+          end
+        end
       end
 
       # A date in digits: old as it stands in a text, there as it stands in the translation of that text → the
@@ -65,6 +97,10 @@ module Glossema
         mark = there[/[^\d]/]
         way.each_with_index.map { |from, to| part(news[from], theres[to], padded) }.join(mark)
       end
+
+      def date?(parts) =
+        parts[:year].length != 3 && (1..12).cover?(parts[:month].to_i) && (1..31).cover?(parts[:day].to_i)
+      private_class_method :date?
 
       def same?(one, other) =
         one.to_i == other.to_i || (one.length == 2 && other.length == 4 && one == other[2..]) ||
@@ -94,16 +130,7 @@ module Glossema
       private_class_method :fold
 
       # What CLDR says of a language's dates; of one it does not know, nothing.
-      def calendar(tag)
-        (@calendars ||= {})[tag] ||= begin
-          require "twitter_cldr"
-          locale =
-            [tag.to_s, tag.to_s[/\A[a-z]+/i]].map { |one| one.tr("_", "-").to_sym }
-              .find { |one| TwitterCldr.supported_locale?(one) }
-          (locale && TwitterCldr.get_locale_resource(locale, :calendars)[locale][:calendars][:gregorian]) ||
-            {}
-        end
-      end
+      def calendar(tag) = Patterns.of(tag, :calendars).fetch(:gregorian, {})
       private_class_method :calendar
     end
   end

@@ -1,0 +1,16 @@
+# How completion cuts texts: words, tags and marks, each with the white space before it, so that joined they
+# are the text again.
+module Glossema
+  module Completion
+    module Tokens
+      PATTERN = %r{\s*(?:<[^<>\s][^<>]*>|[%$]?[\p{L}\p{M}\p{N}_]+(?:[-'’.·_:/@][\p{L}\p{N}]+)*|[^\s])}
+
+      module_function
+
+      def of(text) = text.scan(PATTERN)
+
+      # The words of a source, as they are looked up.
+      def source(text) = of(text).map { |token| token.lstrip.downcase }
+    end
+  end
+end
