@@ -31,6 +31,15 @@ Rails.application.routes.draw do
       resource :tidy, only: :show
       resources :changes, only: %i[index create], controller: "memory_changes"
     end
+    resources :termbases, only: %i[index show create update destroy] do
+      resources :entries, only: %i[index create], controller: "term_entries"
+      resource :deletion, only: :create, controller: "term_deletions"
+      resource :exchange, only: %i[show create], controller: "term_exchanges"
+      resource :table, only: :create, controller: "term_tables"
+      resources :acts, only: :index, controller: "termbase_acts"
+    end
+    resources :term_entries, only: %i[show update]
+    resources :termbase_acts, only: :destroy
     resources :units, only: %i[show update], controller: "memory_units"
     resources :changes, only: %i[update destroy], controller: "memory_changes"
     resources :projects, only: %i[show create update destroy] do
@@ -47,6 +56,7 @@ Rails.application.routes.draw do
       resource :cut_look, only: :create
       resources :acts, only: %i[index destroy], controller: "project_acts"
       resource :concordance, only: :show
+      resources :terms, only: :create
       resources :deliveries, only: %i[index create]
     end
     resources :documents, only: %i[update destroy] do
@@ -56,6 +66,7 @@ Rails.application.routes.draw do
     end
     resources :segments, only: :update do
       resources :proposals, only: :index
+      resource :terms, only: :show, controller: "segment_terms"
       resources :versions, only: %i[index create]
       resource :cut, only: %i[create destroy]
       resource :repeats, only: %i[create destroy]

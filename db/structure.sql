@@ -25,7 +25,7 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_attachments_of_memories_on_memory_id" ON "attachments_of_memories" ("memory_id");
 CREATE UNIQUE INDEX "index_attachments_of_memories_on_project_id_and_memory_id" ON "attachments_of_memories" ("project_id", "memory_id");
 CREATE INDEX "index_attachments_of_memories_on_project_id" ON "attachments_of_memories" ("project_id");
-CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), CONSTRAINT "fk_rails_21c421fd41"
+CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, CONSTRAINT "fk_rails_21c421fd41"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
@@ -185,7 +185,61 @@ CREATE INDEX "index_quotes_on_report_id" ON "quotes" ("report_id");
 CREATE INDEX "index_quotes_on_project_id" ON "quotes" ("project_id");
 CREATE INDEX "index_quotes_on_client_id" ON "quotes" ("client_id");
 CREATE UNIQUE INDEX "index_quotes_on_user_id_and_number" ON "quotes" ("user_id", "number");
+CREATE TABLE IF NOT EXISTS "termbases" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "head" json DEFAULT '{}' NOT NULL, "revision" integer DEFAULT 0 NOT NULL, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_83996442e6"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_0473122475"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+);
+CREATE INDEX "index_termbases_on_user_id" ON "termbases" ("user_id");
+CREATE INDEX "index_termbases_on_client_id" ON "termbases" ("client_id");
+CREATE TABLE IF NOT EXISTS "term_entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_id" integer NOT NULL, "data" json NOT NULL, "subject" varchar, "author" varchar, "changed_by" varchar, "revision" integer DEFAULT 0 NOT NULL, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6830e3c2f1"
+FOREIGN KEY ("termbase_id")
+  REFERENCES "termbases" ("id")
+);
+CREATE INDEX "index_term_entries_on_termbase_id" ON "term_entries" ("termbase_id");
+CREATE INDEX "index_term_entries_on_termbase_id_and_revision" ON "term_entries" ("termbase_id", "revision");
+CREATE INDEX "index_term_entries_on_termbase_id_and_subject" ON "term_entries" ("termbase_id", "subject");
+CREATE TABLE IF NOT EXISTS "terms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "term_entry_id" integer NOT NULL, "termbase_id" integer NOT NULL, "lang" varchar NOT NULL, "text" varchar NOT NULL, "folded" varchar NOT NULL, "status" varchar, "forbidden" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_dd13a0f949"
+FOREIGN KEY ("term_entry_id")
+  REFERENCES "term_entries" ("id")
+, CONSTRAINT "fk_rails_b18a1d4e28"
+FOREIGN KEY ("termbase_id")
+  REFERENCES "termbases" ("id")
+);
+CREATE INDEX "index_terms_on_term_entry_id" ON "terms" ("term_entry_id");
+CREATE INDEX "index_terms_on_termbase_id_and_lang_and_folded" ON "terms" ("termbase_id", "lang", "folded");
+CREATE TABLE IF NOT EXISTS "termbase_acts" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_id" integer NOT NULL, "user_id" integer, "kind" varchar NOT NULL, "summary" varchar, "count" integer DEFAULT 0 NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0976201929"
+FOREIGN KEY ("termbase_id")
+  REFERENCES "termbases" ("id")
+, CONSTRAINT "fk_rails_8c78967558"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_termbase_acts_on_termbase_id" ON "termbase_acts" ("termbase_id");
+CREATE INDEX "index_termbase_acts_on_user_id" ON "termbase_acts" ("user_id");
+CREATE TABLE IF NOT EXISTS "term_entry_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_act_id" integer NOT NULL, "term_entry_id" integer NOT NULL, "data" json, "deleted" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_bbd74da509"
+FOREIGN KEY ("termbase_act_id")
+  REFERENCES "termbase_acts" ("id")
+, CONSTRAINT "fk_rails_ad80cb0eaa"
+FOREIGN KEY ("term_entry_id")
+  REFERENCES "term_entries" ("id")
+);
+CREATE INDEX "index_term_entry_versions_on_termbase_act_id" ON "term_entry_versions" ("termbase_act_id");
+CREATE INDEX "index_term_entry_versions_on_term_entry_id" ON "term_entry_versions" ("term_entry_id");
+CREATE TABLE IF NOT EXISTS "attached_termbases" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "termbase_id" integer NOT NULL, "position" integer NOT NULL, "adds" boolean DEFAULT 1 NOT NULL, "checks" boolean DEFAULT 1 NOT NULL, "read_only" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_314c7e8dbd"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_7b7a91f051"
+FOREIGN KEY ("termbase_id")
+  REFERENCES "termbases" ("id")
+);
+CREATE INDEX "index_attached_termbases_on_project_id" ON "attached_termbases" ("project_id");
+CREATE INDEX "index_attached_termbases_on_termbase_id" ON "attached_termbases" ("termbase_id");
+CREATE UNIQUE INDEX "index_attached_termbases_on_project_id_and_termbase_id" ON "attached_termbases" ("project_id", "termbase_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126100000'),
 ('20261126090000'),
 ('20261125110000');
 

@@ -38,12 +38,19 @@ class Client < ApplicationRecord
     memories.select { |row| found[row["memory_id"]]&.fits?(source, target) }
   end
 
+  # The termbases that new projects get, as rows for Project#attach_termbases.
+  def termbases_there
+    there = user.termbases.present.where(id: termbases.pluck("termbase_id")).pluck(:id)
+    termbases.select { |row| there.include?(row["termbase_id"]) }
+  end
+
   # Keeps for the client what a project is set to.
   def keep_from(project)
     rows = project.attachments.usable.reject { |row| row.learns == "confirm" }
     elsewhere = memories - memories_for(project.source_lang, project.target_lang)
     update!(
       memories: elsewhere + rows.map { |row| row.attributes.slice(*MEMORY_FIELDS) },
+      termbases: project.termbase_rows(project),
       subjects: subjects | [project.subject].compact_blank,
       never_used: project.never_used,
       never_translated: project.never_translated,

@@ -4,6 +4,7 @@ class Project < ApplicationRecord
   include Project::Proposing
   include Project::Counting
   include Project::Templates
+  include Project::Terms
 
   belongs_to :user
   belongs_to :client, optional: true

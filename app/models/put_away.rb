@@ -18,12 +18,20 @@ class PutAway < ApplicationRecord
     own = waiting.where(user: user).map { |one|
       one.slice(:kind, :id, :name, :place).merge(at: one.created_at)
     }
-    (own + memories(user) + units(user)).map(&:symbolize_keys).sort_by { |row| row[:at] }.reverse
+    (own + memories(user) + termbases(user) + units(user)).map(&:symbolize_keys).sort_by { |row|
+      row[:at]
+    }.reverse
   end
 
   def self.memories(user)
     user.memories.where(deleted_at: KEPT_FOR.ago..).map do |memory|
       { kind: "memory", id: memory.id, name: memory.name, place: nil, at: memory.deleted_at }
+    end
+  end
+
+  def self.termbases(user)
+    user.termbases.where(deleted_at: KEPT_FOR.ago..).map do |termbase|
+      { kind: "termbase", id: termbase.id, name: termbase.name, place: nil, at: termbase.deleted_at }
     end
   end
 
@@ -33,12 +41,13 @@ class PutAway < ApplicationRecord
       { kind: "units", id: act.id, name: act.versions.count.to_s, place: act.memory.name, at: act.created_at }
     end
   end
-  private_class_method :memories, :units
+  private_class_method :memories, :termbases, :units
 
   # Brings one thing of the list back. Raises Glossema::Refused when that cannot be.
   def self.bring_back(user, kind, id)
     case kind
     when "memory" then user.memories.find(id).bring_back
+    when "termbase" then user.termbases.find(id).bring_back
     when "units" then MemoryChange.where(memory: user.memories).find(id).undo
     else
       where(user: user).find(id).restore

@@ -42,6 +42,13 @@ class ProjectResource < ApplicationResource
         }
       end
   end
+  typelize termbases: "AttachedTermbase[]"
+  attribute(:termbases) do |project|
+    project.attached_termbases.usable.includes(:termbase).map do |row|
+      { **row.slice(:termbase_id, :adds, :checks, :read_only), name: row.termbase.name,
+                                                               entries: row.termbase.entries.there.count }
+    end
+  end
   # Of a project that is not numbered yet: the number it would get.
   typelize "string | null"
   attribute(:next_reference) { |project| project.begun? || project.template? ? nil : project.next_reference }

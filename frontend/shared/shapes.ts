@@ -371,3 +371,62 @@ export interface Pace {
   words_per_hour: number
   bands: Partial<Record<Band, number>>
 }
+
+export type TermStatus = 'preferred' | 'admitted' | 'deprecated' | 'superseded'
+export type Recognition = 'exact' | 'open' | 'alike'
+export interface Term {
+  text: string
+  status?: TermStatus | null
+  forbidden?: boolean
+  recognise?: Recognition | null
+  cased?: boolean
+  part_of_speech?: string | null
+  gender?: string | null
+  number?: string | null
+  note?: string | null
+  example?: string | null
+  source?: string | null
+}
+export interface TermSection {
+  lang: string
+  terms: Term[]
+  definition?: string | null
+  note?: string | null
+}
+export interface TermFacets {
+  subjects: Record<string, number>
+  statuses: Record<string, number>
+  looks: Record<string, number>
+}
+export type TermbaseActKind = 'add' | 'edit' | 'delete' | 'import' | 'accept'
+export interface TermImportFacts {
+  added?: number
+  merged?: number
+  same?: number
+  faults?: { line: number; message: string }[]
+}
+export interface AttachedTermbase {
+  termbase_id: number
+  name: string
+  entries: number
+  adds: boolean
+  checks: boolean
+  read_only: boolean
+}
+// A term found in a source, with what it is in the target language.
+export interface FoundTerm {
+  from: number
+  to: number
+  term: string
+  entry_id: number
+  termbase: string
+  targets: { text: string; put: string; usable: boolean; status: string | null; note: string | null }[]
+}
+// What can be carried over from a source.
+export interface Carry {
+  from: number
+  to: number
+  kind: 'link' | 'address' | 'date' | 'time' | 'range' | 'unit' | 'money' | 'number' | 'code'
+  source: string
+  target: string
+}

@@ -16,13 +16,15 @@ module Api
       answer(ProjectResource.new(made), status: :created)
     end
 
-    # params: FIELDS; memories: rows of MEMORY_FIELDS in order; opened: it is being looked at.
+    # params: FIELDS; memories: rows of MEMORY_FIELDS in order; termbases: rows of
+    # Project::Terms::FIELDS in order; opened: it is being looked at.
     def update
       fields = params.permit(*FIELDS, **LISTS)
       current_user.clients.find(fields[:client_id]) if fields[:client_id].present?
       project.transaction do
         project.change(fields, opened: params[:opened].present?)
         project.attach(memories) if params.key?(:memories)
+        project.attach_termbases(termbases) if params.key?(:termbases)
       end
       answer(ProjectResource.new(project.reload))
     end
@@ -39,6 +41,7 @@ module Api
       params.permit(:client_id, :target_lang)
     end
 
+    def termbases = params[:termbases].map { |row| row.permit(*Project::Terms::FIELDS).to_h }
     def memories = params[:memories].map { |row| row.permit(*MEMORY_FIELDS).to_h }
   end
 end

@@ -21,6 +21,7 @@ module Project::Proposing
     proposed["as_in"] = earlier&.reference
     save!
     propose_memories if attachments.empty? || proposed["memories"] == attachments.map(&:memory_id)
+    propose_termbases
   end
 
   # The next reference by the client's pattern, or the user's.

@@ -50,8 +50,9 @@ module Project::Templates
     end
   end
 
-  # The memories of another project, but for the one made for it alone.
+  # The memories of another project, but for the one made for it alone, and its termbases.
   def copy_memories(other)
+    attach_termbases(termbase_rows(other))
     rows = other.attachments.usable.reject { |row| row.learns == "confirm" }
     attach(rows.map { |row|
       row.attributes.slice("memory_id", "learns", "read_only", "penalty")

@@ -56,6 +56,46 @@ module Glossema
         end
 
         def terms = sections.flat_map(&:terms)
+
+        # This entry with what another one of the same concept has more: languages, terms, and what is not
+        # said here.
+        def merged_with(other)
+          said = other.to_h.except(:sections, :id).reject { |name, value| value.nil? || self[name] }
+          merged = Entry.new(**to_h.merge(said), sections: sections.map(&:dup))
+          other.sections.each do |section|
+            own = merged.sections.find { |one| one.lang == section.lang }
+            next merged.sections << section.dup unless own
+
+            known = own.terms.map { |term| Alike.fold(term.text) }
+            own.terms += section.terms.reject { |term| known.include?(Alike.fold(term.text)) }
+          end
+          merged
+        end
+
+        # A hash of strings for JSON, without what is not said; from_data reads it.
+        def to_data
+          Entry.said(self).merge(
+            "sections" => sections.map do |section|
+              Entry.said(section).merge("terms" => section.terms.map { |term| Entry.said(term) })
+            end
+          )
+        end
+
+        # What a member says; lists of others are laid out by to_data.
+        def self.said(value) =
+          value.to_h.except(:sections, :terms).reject { |_, said| [nil, "", false, []].include?(said) }
+            .transform_keys(&:to_s)
+
+        # data: as of to_data. What it names and we do not know is left out.
+        def self.from_data(data)
+          pick = ->(kind, hash) { hash.transform_keys(&:to_sym).slice(*kind.members) }
+          sections =
+            data["sections"].to_a.map do |section|
+              terms = section["terms"].to_a.map { |term| Term.new(**pick.call(Term, term)) }
+              Section.new(**pick.call(Section, section), terms: terms)
+            end
+          new(**pick.call(Entry, data), sections: sections)
+        end
       end
   end
 end

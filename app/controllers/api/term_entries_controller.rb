@@ -1,0 +1,53 @@
+# The entries of a termbase: searched, added, changed.
+module Api
+  class TermEntriesController < BaseController
+    SECTION = [:lang, :definition, :note].freeze
+    TERM = %i[
+      text status forbidden recognise cased part_of_speech gender number note example source
+    ].freeze
+    CONCEPT = %i[definition subject client note source picture].freeze
+
+    # params: text, lang, subject, status, look narrow the list; page.
+    def index
+      asked = params.permit(:text, :lang, :subject, :status, :look).to_h.symbolize_keys
+      found = termbase.search(**asked)
+      page = [params[:page].to_i, 0].max
+      rows = found.offset(page * Termbase::PAGE).limit(Termbase::PAGE)
+      render json: { total: found.count, entries: TermEntryResource.new(rows.to_a).to_h }
+    end
+
+    def show = answer(TermEntryResource.new(entry))
+
+    def create
+      record = nil
+      made = Glossema::Terms::Entry.from_data(given)
+      termbase.act("add", by: current_user, summary: summary(made)) { |recorder| record = recorder.add(made) }
+      answer(TermEntryResource.new(record), status: :created)
+    end
+
+    # What is not given stays as it is.
+    def update
+      changed = Glossema::Terms::Entry.from_data(TermEntry.merged(entry.data, given))
+      entry.termbase.act("edit", by: current_user, summary: summary(changed)) do |recorder|
+        recorder.change(entry, changed)
+      end
+      answer(TermEntryResource.new(entry.reload))
+    end
+
+    private
+
+    def termbase = @termbase ||= current_user.termbases.find(params[:termbase_id])
+    def entry = @entry ||= TermEntry.there.where(termbase: current_user.termbases).find(params[:id])
+    def summary(entry) = entry.terms.first(2).map(&:written).join(" · ")
+
+    # An entry as the page sends it.
+    def given
+      sections = params[:sections]&.map do |section|
+        terms = section[:terms].to_a.map { |term| term.permit(*TERM).to_h }
+        { **section.permit(*SECTION).to_h, "terms" => terms.reject { |term| term["text"].to_s.strip.empty? } }
+      end
+      data = params.permit(*CONCEPT).to_h
+      sections ? data.merge("sections" => sections) : data
+    end
+  end
+end

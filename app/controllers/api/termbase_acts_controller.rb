@@ -1,0 +1,16 @@
+# What was done to a termbase, each act undone from there.
+module Api
+  class TermbaseActsController < BaseController
+    def index
+      termbase = current_user.termbases.find(params[:termbase_id])
+      answer(TermbaseActResource.new(termbase.acts.includes(:user).order(id: :desc).limit(100)))
+    end
+
+    # Undoes it. Entries changed since are left as they are.
+    def destroy
+      act = TermbaseAct.where(termbase: current_user.termbases).find(params[:id])
+      act.undo
+      answer(TermbaseActResource.new(act))
+    end
+  end
+end

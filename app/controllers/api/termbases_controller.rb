@@ -1,0 +1,32 @@
+# Termbases: those there are, a new one, another name, away with one.
+module Api
+  class TermbasesController < BaseController
+    def index = answer(TermbaseResource.new(current_user.termbases.present.order(:name)))
+    def show = answer(TermbasePageResource.new(termbase))
+
+    def create
+      made = current_user.termbases.create!(given)
+      answer(TermbaseResource.new(made), status: :created)
+    end
+
+    def update
+      termbase.update!(given)
+      answer(TermbasePageResource.new(termbase))
+    end
+
+    # It is kept for a while and can be brought back.
+    def destroy
+      termbase.put_away
+      head :no_content
+    end
+
+    private
+
+    def termbase = @termbase ||= current_user.termbases.find(params[:id])
+
+    def given
+      current_user.clients.find(params[:client_id]) if params[:client_id].present?
+      params.permit(:name, :description, :client_id)
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# A pair of terms added on the way, from what is marked in a source and its translation.
+module Api
+  class TermsController < BaseController
+    # params: source, target: what is marked; segment_id: where; place: into the n-th termbase alone; anyway:
+    # add it though something like it is there.
+    def create
+      termbases = into
+      raise Glossema::Refused.new("no-termbase") if termbases.empty?
+
+      added = termbases.map { |termbase|
+        termbase.add_pair(pair, by: current_user, anyway: params[:anyway].present?)
+      }
+      render json: { added: termbases.zip(added).map { |termbase, one|
+        row(termbase, one)
+      } }, status: :created
+    end
+
+    private
+
+    def into
+      rows = project.attached_termbases.usable.includes(:termbase).reject(&:read_only)
+      place = params[:place].to_i
+      chosen = place.positive? ? [rows[place - 1]].compact : rows.select(&:adds)
+      chosen.map(&:termbase)
+    end
+
+    def pair
+      segment = params[:segment_id].presence && project.segments.find(params[:segment_id])
+      {
+        project.source_lang => picked(:source, project.source_lang, segment&.source_content&.text),
+        project.target_lang => picked(:target, project.target_lang, params[:around])
+      }
+    end
+
+    def picked(side, lang, around) =
+      Glossema::Terms::Placed.picked(params[side].to_s, around.to_s, lang)
+
+    def row(termbase, added)
+      {
+        termbase: termbase.name, made: added.made, act: added.act&.id,
+        entry: added.entry && TermEntryResource.new(added.entry).to_h,
+        likely: TermEntryResource.new(added.likely).to_h
+      }
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# The termbases of a project, in her order.
+module Project::Terms
+  extend ActiveSupport::Concern
+  FIELDS = %w[termbase_id adds checks read_only].freeze
+
+  included do
+    has_many :attached_termbases, -> { order(:position) }, dependent: :destroy, inverse_of: :project
+  end
+
+  # rows: array of FIELDS in order.
+  def attach_termbases(rows)
+    transaction do
+      attached_termbases.usable.destroy_all
+      rows.each_with_index do |row, index|
+        row = row.stringify_keys
+        termbase = user.termbases.present.find(row["termbase_id"])
+        attached_termbases.create!(
+          termbase: termbase, position: index + 1, adds: row.fetch("adds", true),
+          checks: row.fetch("checks", true), read_only: row.fetch("read_only", false)
+        )
+      end
+    end
+    attached_termbases.reload
+    announce("terms")
+  end
+
+  # Those set up for the client, else those of the client's last project, where there are none yet.
+  def propose_termbases
+    return if kind == "quick" || attached_termbases.any?
+
+    rows = client ? client.termbases_there : []
+    rows = termbase_rows(earlier) if rows.empty? && earlier
+    attach_termbases(rows) if rows.any?
+  end
+
+  def termbase_rows(project) =
+    project.attached_termbases.usable.map { |row| row.attributes.slice(*FIELDS) }
+end

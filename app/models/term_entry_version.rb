@@ -1,0 +1,11 @@
+# How an entry was before an act: what it said, whether it was put away; data is nil where the act made it.
+class TermEntryVersion < ApplicationRecord
+  belongs_to :act, class_name: "TermbaseAct", foreign_key: :termbase_act_id, inverse_of: :versions
+  belongs_to :entry, class_name: "TermEntry", foreign_key: :term_entry_id, inverse_of: :versions
+
+  def restore(revision)
+    return entry.update!(deleted_at: Time.current, revision: revision) if data.nil?
+
+    entry.update!(data: data, deleted_at: deleted ? Time.current : nil, revision: revision)
+  end
+end

@@ -1,0 +1,20 @@
+# A termbase: concept entries in any number of languages.
+class Termbase < ApplicationRecord
+  include Changing
+  include Searching
+  include Adding
+
+  belongs_to :user
+  belongs_to :client, optional: true
+  has_many :entries, class_name: "TermEntry", dependent: nil, inverse_of: :termbase
+  has_many :acts, class_name: "TermbaseAct", dependent: nil, inverse_of: :termbase
+  has_many :attachments, class_name: "AttachedTermbase", dependent: :destroy, inverse_of: :termbase
+
+  scope :present, -> { where(deleted_at: nil) }
+  validates :name,
+    presence: true,
+    uniqueness: { scope: :user_id, conditions: -> { present }, message: "is the name of another termbase" }
+
+  # The languages its terms are in, the most frequent first.
+  def languages = Term.where(termbase_id: id).group(:lang).count.sort_by { |_, count| -count }.map(&:first)
+end

@@ -1,0 +1,83 @@
+# Changing a termbase: every change is an act that can be undone, counts the revision up and is told to the
+# pages that show its terms.
+module Termbase::Changing
+  extend ActiveSupport::Concern
+
+  # Does something to entries as one act. Yields a recorder; returns the act.
+  def act(kind, by: nil, summary: nil)
+    made =
+      with_lock do
+        act = acts.create!(kind: kind, user: by, summary: summary)
+        recorder = Recorder.new(self, act, next_revision, by)
+        yield recorder
+        act.update!(count: recorder.count)
+        act
+      end
+    tell
+    made
+  end
+
+  def next_revision = increment!(:revision).revision
+
+  # Tells the open pages of all projects that use it.
+  def tell
+    attachments.includes(:project).find_each { |row| row.project.announce("terms") }
+  end
+
+  # Away with it; for a while it can be brought back.
+  def put_away
+    update!(deleted_at: Time.current)
+    tell
+  end
+
+  def bring_back
+    if user.termbases.present.where(name: name).where.not(id: id).exists?
+      raise Glossema::Refused.new("name-taken", name: name)
+    end
+
+    update!(deleted_at: nil)
+    tell
+  end
+
+  # Writes entries for one act, noting how each was before.
+  class Recorder
+    attr_reader :count
+
+    def initialize(termbase, act, revision, person)
+      @termbase, @act, @revision, @by = termbase, act, revision, person&.name
+      @count = 0
+    end
+
+    # entry: Glossema::Terms::Entry. Returns the record.
+    def add(entry)
+      record = @termbase.entries.create!(data: entry.to_data, author: @by, changed_by: @by,
+        revision: @revision)
+      note(record, nil)
+      record
+    end
+
+    def change(record, entry)
+      before = record.data
+      return record if entry.to_data == before
+
+      record.update!(data: entry.to_data, changed_by: @by, revision: @revision)
+      note(record, before)
+      record
+    end
+
+    # What is told of the act besides.
+    def facts(facts) = @act.update!(facts: facts)
+
+    def delete(record)
+      note(record, record.data)
+      record.update!(deleted_at: Time.current, revision: @revision)
+    end
+
+    private
+
+    def note(record, data)
+      @count += 1
+      @act.versions.create!(entry: record, data: data)
+    end
+  end
+end

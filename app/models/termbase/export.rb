@@ -1,0 +1,54 @@
+# A termbase as a file for others.
+class Termbase::Export
+  FORMS = %w[tbx csv tsv xlsx].freeze
+
+  # style: of TBX, see Glossema::Exchange::Tbx; that of the file it came from where none is asked for.
+  def initialize(termbase, style: nil)
+    @termbase, @style = termbase, style
+  end
+
+  def name(form) = "#{@termbase.name.gsub(/[^\p{L}\p{N}]+/, "-").gsub(/\A-|-\z/, "")}.#{form}"
+
+  def bytes(form)
+    case form
+    when "tbx" then tbx
+    when "xlsx" then xlsx
+    else separated(form == "csv" ? "," : "\t")
+    end
+  end
+
+  private
+
+  # An entry that came without an id gets that of its record.
+  def entries
+    @termbase.entries.there.order(:id).map do |record|
+      record.entry.tap { |entry| entry.id ||= "g#{record.id}" }
+    end
+  end
+
+  def tbx
+    head = @style ? { "style" => @style } : @termbase.head
+    out = +""
+    Glossema::Exchange::Tbx.write(out, entries, { "title" => @termbase.name, **head })
+    out
+  end
+
+  def rows = Glossema::Exchange::TermTable.rows(entries)
+
+  def separated(mark)
+    require "csv"
+    rows.map { |row| row.to_csv(col_sep: mark) }.join
+  end
+
+  def xlsx
+    require "caxlsx"
+    package = Axlsx::Package.new
+    package.workbook.add_worksheet(name: "Terms") do |sheet|
+      heading = sheet.styles.add_style(b: true)
+      rows.each_with_index do |row, index|
+        sheet.add_row(row, types: [:string] * row.size, style: index.zero? ? heading : nil)
+      end
+    end
+    package.to_stream.read
+  end
+end

@@ -1,0 +1,2 @@
+# Words that Rails would take for others.
+ActiveSupport::Inflector.inflections(:en) { |inflect| inflect.irregular "termbase", "termbases" }

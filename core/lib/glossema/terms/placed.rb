@@ -1,0 +1,32 @@
+# How a term is written where it is put, and how it is written down when it is picked from a text.
+module Glossema
+  module Terms
+    module Placed
+      # What a sentence begins after.
+      BEGINNING = /(?:\A|[.!?…]["”»’)]*\s+)["“„«(\s]*\z/
+
+      module_function
+
+      # The text of a term for a place of a source: with a capital where the source begins a sentence with
+      # one.
+      def text(term, source, from)
+        word = source[from].to_s
+        return term.written unless word.match?(/\p{Lu}/) && source[0...from].match?(BEGINNING)
+
+        term.written.sub(/\A\p{Ll}/, &:upcase)
+      end
+
+      # A text picked out of another, as it goes into a termbase: without marks around it, and small at the
+      # beginning of a sentence unless it is written so elsewhere (German nouns, names and abbreviations).
+      def picked(text, around, lang)
+        word = text.strip.gsub(/\A[\p{P}\s]+(?=[\p{L}\p{N}])|(?<=[\p{L}\p{N}])[\p{P}\s]+\z/, "")
+        at = around.index(word)
+        return word unless at && word.match?(/\A\p{Lu}\p{Ll}/) && around[0...at].match?(BEGINNING)
+        return word if Languages.same?(lang, "de") || around[(at + 1)..].include?(word)
+
+        words = Words.of(word, lang).map(&:text)
+        words.drop(1).any? { |one| one.match?(/\A\p{Lu}/) } ? word : word.sub(/\A\p{Lu}/, &:downcase)
+      end
+    end
+  end
+end

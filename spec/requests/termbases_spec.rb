@@ -1,0 +1,168 @@
+# Termbases through the API: entries added, searched, changed and undone; terms found in segments; files in
+# and out.
+RSpec.describe "Termbases" do
+  let(:user) { make_user }
+  let(:termbase) { user.termbases.create!(name: "Tarnholt, terms") }
+  let(:project) do
+    make_project(user, "Check the brake pads. At 25 km/h use both brakes.", name: "b.txt").tap do |made|
+      made.attach_termbases([{ termbase_id: termbase.id }])
+    end
+  end
+
+  before { sign_in(user) }
+
+  def upload(bytes, name) =
+    Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true,
+      original_filename: name)
+
+  def body = response.parsed_body
+
+  def entry(terms, **concept)
+    { **concept, sections: terms.map { |lang, list|
+      { lang: lang, terms: Array(list).map { |text|
+        { text: text }
+      } }
+    } }
+  end
+
+  def add(terms, **concept)
+    post "/api/termbases/#{termbase.id}/entries", params: entry(terms, **concept), as: :json
+    body
+  end
+
+  def list(**asked)
+    get "/api/termbases/#{termbase.id}/entries", params: asked
+    body["entries"].map { |one| one["sections"].first["terms"].first["text"] }
+  end
+
+  it "adds, searches in any language and inexactly, and narrows" do
+    add({ "en" => "brake pad", "it" => "pastiglia freno" }, subject: "Brakes")
+    add({ "en" => "rim", "it" => "cerchio" }, subject: "Wheels")
+    add({ "en" => "rim" })
+    expect(list(text: "pastigl")).to eq(["brake pad"])
+    expect(list(text: "brakepads brak pads".split.last(2).join(" "))).to eq([])
+    expect(list(text: "brakes pads")).to eq(["brake pad"])
+    expect(list(text: "rim", lang: "it")).to eq([])
+    expect(list(subject: "Wheels")).to eq(["rim"])
+    expect(list(look: "twice").size).to eq(2)
+    expect(list(look: "alone")).to eq(["rim"])
+    get "/api/termbases/#{termbase.id}"
+    expect(body["facets"]).to include("subjects" => { "Brakes" => 1, "Wheels" => 1 },
+      "looks" => { "twice" => 2, "alone" => 1 })
+    expect(body).to include("entries" => 3, "languages" => %w[en it])
+  end
+
+  it "changes what is said and keeps the rest, and undoes each act" do
+    made = add({ "en" => "brake pad", "it" => "pastiglia" }, definition: "A part.")
+    record = TermEntry.find(made["id"])
+    record.update!(data: record.data.deep_merge("extras" => [{ "xml" => "<ref/>" }]))
+    patch "/api/term_entries/#{made["id"]}", params: entry({ "en" => "brake pad", "it" => "pattino" }),
+      as: :json
+    expect(body["sections"].last["terms"].first["text"]).to eq("pattino")
+    expect(record.reload.data).to include("definition" => "A part.", "extras" => [{ "xml" => "<ref/>" }])
+    post "/api/termbases/#{termbase.id}/deletion", params: { ids: [made["id"]] }, as: :json
+    expect(list).to eq([])
+    get "/api/termbases/#{termbase.id}/acts"
+    expect(body.map { |act| act["kind"] }).to eq(%w[delete edit add])
+    body.first(2).each { |act| delete "/api/termbase_acts/#{act["id"]}" }
+    expect(list(text: "pastiglia")).to eq(["brake pad"])
+  end
+
+  it "finds terms in a segment at once after they were added, and in the case of the place" do
+    segment = project.segments.order(:position).first
+    get "/api/segments/#{segment.id}/terms"
+    expect(body["terms"]).to eq([])
+    add({ "en" => "brake pad", "it" => %w[pastiglia pattino] })
+    add({ "en" => "check", "it" => "controllare" })
+    get "/api/segments/#{segment.id}/terms"
+    found = body["terms"].map { |one| [one["term"], one["targets"].map { |target| target["put"] }] }
+    expect(found).to eq([["check", ["Controllare"]], ["brake pad", %w[pastiglia pattino]]])
+    get "/api/segments/#{project.segments.order(:position).last.id}/terms"
+    expect(body["carried"].map { |one| one["target"] }).to eq(["25 km/h"])
+  end
+
+  describe "a pair added on the way" do
+    def pair(source, target, **more)
+      post "/api/projects/#{project.id}/terms", params: { source: source, target: target, **more }, as: :json
+      body["added"]&.first
+    end
+
+    it "makes an entry, joins one that is there, and says when both are" do
+      segment = project.segments.order(:position).first
+      made = pair("Check", "Controllare", segment_id: segment.id, around: "Controllare le pastiglie.")
+      expect(made["made"]).to eq("new")
+      expect(made["entry"]["sections"].map { |one| one["terms"].first["text"] }).to eq(%w[check controllare])
+      expect(pair("check", "verificare")["made"]).to eq("joined")
+      expect(pair("Check", "verificare")["made"]).to eq("there")
+      expect(termbase.entries.there.map { |one|
+        one.entry.terms.map(&:text)
+      }).to eq([%w[check controllare verificare]])
+    end
+
+    it "shows what it may be the same as before it is made" do
+      pair("brake pad", "pastiglia")
+      asked = pair("brake pads", "ganascia")
+      expect([asked["made"], asked["likely"].size, termbase.entries.count]).to eq(["likely", 1, 1])
+      expect(pair("brake pads", "ganascia", anyway: true)["made"]).to eq("new")
+    end
+
+    it "goes into all termbases that take new terms, or into the one of a number" do
+      other = user.termbases.create!(name: "General")
+      project.attach_termbases([{ termbase_id: termbase.id }, { termbase_id: other.id, adds: false }])
+      pair("rim", "cerchio")
+      pair("hub", "mozzo", place: 2)
+      expect([termbase, other].map { |one| one.entries.there.count }).to eq([1, 1])
+    end
+
+    it "refuses what is not marked, and a project without a termbase" do
+      pair("rim", " ")
+      expect(body["error"]["code"]).to eq("term-missing")
+      project.attach_termbases([])
+      pair("rim", "cerchio")
+      expect(body["error"]["code"]).to eq("no-termbase")
+    end
+  end
+
+  it "takes files in and gives them out, merged as asked, undone in one step" do
+    csv = "id,en,it,definition\n1,rim,cerchio,Ring\n2,hub,mozzo,\n3,,,x\n"
+    post "/api/termbases/#{termbase.id}/table", params: { file: upload(csv, "t.csv") }
+    expect(body["columns"].map { |one| one["role"] }).to eq(%w[id term:en term:it definition])
+    2.times { post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(csv, "t.csv") } }
+    expect(body["facts"]).to include("added" => 0, "same" => 2,
+      "faults" => [{ "line" => 4, "message" => "there is no term in this row" }])
+    post "/api/termbases/#{termbase.id}/exchange",
+      params: { file: upload("en,it\nrim,cerchione\n", "u.csv"), way: "term" }
+    expect(body["facts"]).to include("merged" => 1)
+    get "/api/termbases/#{termbase.id}/exchange", params: { as: "tbx" }
+    tbx = response.body
+    copy = user.termbases.create!(name: "Copy")
+    post "/api/termbases/#{copy.id}/exchange", params: { file: upload(tbx, "t.tbx") }
+    terms = copy.entries.map { |one| one.entry.terms.map(&:text) }
+    expect(terms).to eq([%w[rim cerchio cerchione], %w[hub mozzo]])
+    %w[csv tsv xlsx].each do |form|
+      get "/api/termbases/#{termbase.id}/exchange", params: { as: form }
+      other = user.termbases.create!(name: "As #{form}")
+      post "/api/termbases/#{other.id}/exchange", params: { file: upload(response.body, "t.#{form}") }
+      expect(other.entries.map { |one| one.entry.terms.map(&:text) }).to eq(terms)
+    end
+    delete "/api/termbase_acts/#{copy.acts.last.id}"
+    expect(copy.entries.there.count).to eq(0)
+  end
+
+  it "writes nothing of a file that cannot be read" do
+    post "/api/termbases/#{termbase.id}/exchange", params: { file: upload("<html/>", "t.tbx") }
+    expect(body["error"]["code"]).to eq("not-tbx")
+    expect([termbase.acts.count, termbase.entries.count]).to eq([0, 0])
+  end
+
+  it "is proposed as in the client's earlier work, put away and brought back" do
+    client = user.clients.create!(name: "Tarnholt", termbases: [{ termbase_id: termbase.id, adds: true }])
+    brief = user.projects.create!(client: client, source_lang: "en-GB", target_lang: "it-IT")
+    brief.propose
+    expect(brief.attached_termbases.map(&:termbase)).to eq([termbase])
+    delete "/api/termbases/#{termbase.id}"
+    expect(brief.reload.attached_termbases.usable).to be_empty
+    patch "/api/put_aways/termbase-#{termbase.id}"
+    expect(brief.reload.attached_termbases.usable.size).to eq(1)
+  end
+end
