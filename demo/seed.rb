@@ -1,6 +1,7 @@
 # The demo: Ines Calloway with two clients, two memories and three projects. Never touches data that is there.
 require_relative "manual"
 require_relative "office"
+require_relative "terms"
 require_relative "stock"
 
 module Demo
@@ -43,6 +44,7 @@ module Demo
       guide = kiln_guide
       leaflet = untouched
       manual = half_translated
+      Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
     end
 

@@ -15,6 +15,9 @@ class Termbase < ApplicationRecord
     presence: true,
     uniqueness: { scope: :user_id, conditions: -> { present }, message: "is the name of another termbase" }
 
-  # The languages its terms are in, the most frequent first.
-  def languages = Term.where(termbase_id: id).group(:lang).count.sort_by { |_, count| -count }.map(&:first)
+  # The languages its terms are in, those of most entries first, then in the order in which they came.
+  def languages
+    Term.where(termbase_id: id).group(:lang).order(Arel.sql("COUNT(DISTINCT term_entry_id) DESC, MIN(id)"))
+      .pluck(:lang)
+  end
 end

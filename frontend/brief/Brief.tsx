@@ -16,6 +16,7 @@ import { changeProject, useBrief } from './queries'
 import { References } from './References'
 import { UseTemplate } from './UseTemplate'
 import { Stock } from './Stock'
+import { StockOfTerms } from './StockOfTerms'
 import { Sum } from './Sum'
 import { useChanges } from './useChanges'
 import { useSending } from './useSending'
@@ -94,6 +95,7 @@ export function Brief() {
         <section className="about">
           <About project={project} change={change} attempt={attempt} />
           <Stock project={project} change={change} attempt={attempt} />
+          <StockOfTerms project={project} change={change} attempt={attempt} />
           {project.kind === 'template' ? (
             <UseTemplate template={project} />
           ) : (

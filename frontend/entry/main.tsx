@@ -21,6 +21,8 @@ import { QuotePage } from '../count/QuotePage'
 import { Deliver } from '../deliver/Deliver'
 import { Memories } from '../memories/Memories'
 import { MemoryView } from '../memories/MemoryView'
+import { Termbases } from '../termbases/Termbases'
+import { TermbaseView } from '../termbases/TermbaseView'
 import { PutAway } from '../put-away/PutAway'
 import { Rules } from '../rules/Rules'
 import { ApiError, api } from '../shared/api'
@@ -100,6 +102,8 @@ const Views = () => (
     <Route path="/quotes/:id" element={<QuotePage />} />
     <Route path="/memories" element={<Memories />} />
     <Route path="/memories/:id" element={<MemoryView />} />
+    <Route path="/termbases" element={<Termbases />} />
+    <Route path="/termbases/:id" element={<TermbaseView />} />
     <Route path="/settings/rules" element={<Rules />} />
     <Route path="/settings/account" element={<Account />} />
     <Route path="/settings/put-away" element={<PutAway />} />

@@ -67,6 +67,9 @@ function Places() {
         <NavLink className={linkClass} to="/memories">
           {t('app.memories')}
         </NavLink>
+        <NavLink className={linkClass} to="/termbases">
+          {t('app.termbases')}
+        </NavLink>
       </nav>
       <div className="push" />
     </>

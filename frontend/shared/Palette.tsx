@@ -38,6 +38,7 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
       { name: t('app.today'), run: () => void go('/') },
       { name: t('clients.title'), run: () => void go('/clients') },
       { name: t('app.memories'), run: () => void go('/memories') },
+      { name: t('app.termbases'), run: () => void go('/termbases') },
       { name: t('count.quick'), run: () => void go('/count') },
       ...PLACES.map(([title, address]) => ({ name: t(title), run: () => void go(address) })),
       ...(project ? stagesOf(project) : []).map((stage) => ({

@@ -5,6 +5,14 @@ import { useTranslation } from 'react-i18next'
 import { parts, textOf } from './content'
 import type { Code } from './types'
 
+// A stretch of the text, marked: as it was, or of a kind that has a look of its own.
+export interface Marked {
+  from: number
+  to: number
+  was?: string
+  kind?: string
+}
+
 export function Written({
   value,
   codes,
@@ -12,7 +20,7 @@ export function Written({
 }: {
   value: string
   codes: Code[]
-  changes?: { from: number; to: number; was?: string }[]
+  changes?: Marked[]
 }) {
   const { t } = useTranslation()
   const list = parts(value)
@@ -39,11 +47,7 @@ export function Written({
   )
 }
 
-function marked(
-  text: string,
-  start: number,
-  changes: { from: number; to: number; was?: string }[],
-): ReactNode {
+function marked(text: string, start: number, changes: Marked[]): ReactNode {
   const inside = changes.filter((change) => change.to > start && change.from < start + text.length)
   if (!inside.length) return text
   const letters = Array.from(text)
@@ -53,7 +57,7 @@ function marked(
     const [from, to] = [Math.max(change.from - start, at), Math.min(change.to - start, letters.length)]
     out.push(
       letters.slice(at, from).join(''),
-      <mark key={from} title={change.was}>
+      <mark key={from} title={change.was} className={change.kind}>
         {letters.slice(from, to).join('')}
       </mark>,
     )

@@ -17,11 +17,18 @@ export const KEYS = {
   companion: 'Alt+P',
   lookUp: 'Alt+L',
   apart: 'Alt+R',
+  addTerm: 'Alt+T',
+  carry: 'Alt+C',
+  entry: 'Alt+E',
   undo: 'Ctrl+Z',
   redo: 'Ctrl+Shift+Z',
 } as const
 
 export type Command = keyof typeof KEYS
+// Alt+Shift+1 … 9 put a term in.
+export const termKey = (number: number) => `Alt+Shift+${number}`
+// Ctrl+Alt+1 … 9 add a term to the termbase of that place.
+export const termbaseKey = (place: number) => `Ctrl+Alt+${place}`
 // Ctrl+Shift+1 … 9 take a proposal by its number.
 export const proposalKey = (number: number) => `Ctrl+Shift+${number}`
 

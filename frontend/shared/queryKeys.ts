@@ -36,5 +36,12 @@ export const keys = {
   facets: (memory: number, ...asked: unknown[]) => ['facets', memory, ...asked] as const,
   tidy: (memory: number, ...asked: unknown[]) => ['tidy', memory, ...asked] as const,
   changes: (memory: number) => ['changes', memory] as const,
+  termbases: ['termbases'] as const,
+  termbase: (id: number) => ['termbase', id] as const,
+  entries: (termbase: number, ...asked: unknown[]) => ['entries', termbase, ...asked] as const,
+  entry: (id: number) => ['entry', id] as const,
+  termbaseActs: (termbase: number) => ['termbase-acts', termbase] as const,
+  allTerms: ['terms'] as const,
+  terms: (segment: number) => ['terms', segment] as const,
   unit: (id: number) => ['unit', id] as const,
 }

@@ -420,7 +420,7 @@ export interface FoundTerm {
   term: string
   entry_id: number
   termbase: string
-  targets: { text: string; put: string; usable: boolean; status: string | null; note: string | null }[]
+  targets: { text: string; at_start: string; usable: boolean; status: string | null; note: string | null }[]
 }
 // What can be carried over from a source.
 export interface Carry {

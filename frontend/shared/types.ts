@@ -17,6 +17,10 @@ export type {
   ReportLine,
   Segment,
   Template,
+  Termbase,
+  TermbaseAct,
+  TermbasePage,
+  TermEntry,
   User,
   Version,
 } from './api-types'

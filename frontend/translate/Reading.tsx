@@ -7,7 +7,7 @@ import type { Project, Version } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import type { CardHandle } from './card/Card'
 import { ColumnHead } from './ColumnHead'
-import { Companion, type Wanted } from './companion/Companion'
+import { Companion, type Wanted, type WantedEntry } from './companion/Companion'
 import type { Listing } from './queries'
 import { Strip } from './Strip'
 import type { Store } from './store'
@@ -49,10 +49,25 @@ export function Reading({ project, listing, store, said, say, hash }: Props) {
     setFolded(false)
     setWanted((now) => ({ ...chosen, turn: now.turn + 1 }))
   }, [setFolded])
+  const [entry, setEntry] = useState<WantedEntry>({ id: null, turn: 0 })
+  const showEntry = useCallback(
+    (id = card.current?.firstEntry() ?? null) => {
+      setFolded(false)
+      setEntry((now) => ({ id, turn: now.turn + 1 }))
+    },
+    [setFolded],
+  )
   const fromMap = useCallback((index: number) => openRow(index, AFAR), [openRow])
   const insert = useCallback((text: string) => card.current?.insert(text), [])
   const restore = useCallback((old: Version) => card.current?.write(old.target, old.origin), [])
-  const take = useCallback((number: number) => card.current?.take(number), [])
+  const numbered = useMemo(
+    () => ({
+      proposal: (number: number) => card.current?.take(number),
+      term: (number: number) => card.current?.putTerm(number),
+      termbase: (number: number) => card.current?.addTerm(number),
+    }),
+    [],
+  )
   const actions = useActions({
     card,
     scroll,
@@ -64,8 +79,9 @@ export function Reading({ project, listing, store, said, say, hash }: Props) {
     nextUnfinished,
     lookUp,
     fold,
+    showEntry,
   })
-  useTextKeys(actions, take)
+  useTextKeys(actions, numbered)
 
   const done = useMemo(() => store.done(), [store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
   const segment = open === null ? null : (store.byId.get(open) ?? null)
@@ -93,6 +109,7 @@ export function Reading({ project, listing, store, said, say, hash }: Props) {
             {...{ project, store, shown, open, rows, scroll, card, cuts, say }}
             onOpen={openRow}
             onFinish={actions.finish!}
+            onEntry={showEntry}
           />
           <Unsent outbox={store.outbox} open={open} onGo={goTo} />
           {said && (
@@ -113,7 +130,7 @@ export function Reading({ project, listing, store, said, say, hash }: Props) {
         </section>
         {!folded && current !== undefined && (
           <Companion
-            {...{ project, wanted, store, revision, open: segment, document: current }}
+            {...{ project, wanted, entry, store, revision, open: segment, document: current }}
             onInsert={insert}
             onFold={fold}
             onOpen={goTo}

@@ -23,6 +23,7 @@ interface Props {
   cuts: ReturnType<typeof useCuts>
   say: (text: string) => void
   onOpen: (index: number) => void
+  onEntry: (entry: number) => void
   onFinish: () => void
 }
 
@@ -64,7 +65,7 @@ export function TextRows(props: Props) {
 }
 
 function Row({ index, ...props }: Props & { index: number }) {
-  const { project, store, shown, open, card, cuts, say, onOpen, onFinish } = props
+  const { project, store, shown, open, card, cuts, say, onOpen, onFinish, onEntry } = props
   const segment = shown.segments[index]
   if (segment.id !== open)
     return (
@@ -88,6 +89,7 @@ function Row({ index, ...props }: Props & { index: number }) {
       onLeaveCut={() => cuts.setCutting(false)}
       onFinish={onFinish}
       onSay={say}
+      onEntry={onEntry}
     />
   )
 }

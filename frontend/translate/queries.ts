@@ -4,7 +4,7 @@ import { useCallback } from 'react'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { Hit, Proposal, Segment, Version } from '../shared/types'
+import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, Version } from '../shared/types'
 import type { Act } from '../shared/useAct'
 
 export interface Listing {
@@ -19,11 +19,43 @@ export const proposalsQuery = (segment: number) => ({
   gcTime: 300_000,
 })
 
+export interface SegmentTerms {
+  terms: FoundTerm[]
+  carried: Carry[]
+}
+
+export const termsQuery = (segment: number) => ({
+  queryKey: keys.terms(segment),
+  queryFn: () => api.get<SegmentTerms>(`/segments/${segment}/terms`),
+  staleTime: 20_000,
+  gcTime: 300_000,
+})
+
+export interface AddedTerm {
+  termbase: string
+  made: 'new' | 'joined' | 'there' | 'likely'
+  act: number | null
+  entry: TermEntry | null
+  likely: TermEntry[]
+}
+export const addPair = (project: number, pair: Record<string, unknown>) =>
+  api.post<{ added: AddedTerm[] }>(`/projects/${project}/terms`, pair)
+
+export const useEntry = (entry: number | null) =>
+  useQuery({
+    queryKey: keys.entry(entry ?? 0),
+    enabled: entry !== null,
+    queryFn: () => api.get<TermEntry>(`/term_entries/${entry}`),
+    staleTime: 0,
+  })
+
 export function useListing(project: number) {
   const cache = useQueryClient()
   // Rules or a new version have cut the text anew.
   useProjectNews(project, (news) => {
     if (news.event === 'recut') void refreshText(cache, project)
+    // Somebody changed a termbase of the project.
+    if (news.event === 'terms') void cache.invalidateQueries({ queryKey: keys.allTerms })
   })
   return useQuery({
     queryKey: keys.segments(project),

@@ -21,10 +21,11 @@ interface Parts {
   nextUnfinished: () => void
   lookUp: () => void
   fold: () => void
+  showEntry: (entry?: number) => void
 }
 
 export function useActions(parts: Parts): Actions {
-  const { card, scroll, store, opening, cuts, act, say, nextUnfinished, lookUp, fold } = parts
+  const { card, scroll, store, opening, cuts, act, say, nextUnfinished, lookUp, fold, showEntry } = parts
   const { open, openAt, openRow, close } = opening
   const { setCutting, join } = cuts
   const setApart = useSetApart(store, open, act, say)
@@ -43,6 +44,9 @@ export function useActions(parts: Parts): Actions {
       nextProposal: () => card.current?.choose(1),
       previousProposal: () => card.current?.choose(-1),
       takeProposal: () => card.current?.take(),
+      addTerm: () => card.current?.addTerm(),
+      carry: () => card.current?.carry(),
+      entry: () => showEntry(),
       missingCode: () => card.current?.missingCode(),
       takeSource: () => card.current?.take(0),
       comeBack: () => {
@@ -69,6 +73,7 @@ export function useActions(parts: Parts): Actions {
       scroll,
       setApart,
       setCutting,
+      showEntry,
       store,
     ],
   )

@@ -7,7 +7,7 @@ import { useNavigate } from 'react-router'
 import { api } from '../shared/api'
 import { missingCodes } from '../shared/balance'
 import type { Project } from '../shared/types'
-import { proposalsQuery } from './queries'
+import { proposalsQuery, termsQuery } from './queries'
 import { isUnfinished, type Store } from './store'
 import type { useOpen } from './useOpen'
 import type { Shown } from './useShown'
@@ -82,6 +82,7 @@ function useAhead(order: number[], openAt: number, unfinishedAt: (index: number)
     for (let index = openAt + 1; index < order.length && found < AHEAD; index += 1) {
       if (!unfinishedAt(index)) continue
       void cache.prefetchQuery({ ...proposalsQuery(order[index]), staleTime: FRESH })
+      void cache.prefetchQuery(termsQuery(order[index]))
       found += 1
     }
   }, [cache, openAt, order, unfinishedAt])

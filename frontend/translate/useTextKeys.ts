@@ -2,16 +2,24 @@
 // dialog is open.
 import { useEffect } from 'react'
 import { commands } from '../shared/commands'
-import { KEYS, matches, proposalKey, type Command } from '../shared/keys'
+import { KEYS, matches, proposalKey, termbaseKey, termKey, type Command } from '../shared/keys'
 
 export type Actions = Partial<Record<Command, () => void>>
 
 // The editor undoes and redoes by itself.
 const EDITORS = new Set<Command>(['undo', 'redo'])
-const PROPOSALS = [1, 2, 3, 4, 5, 6, 7, 8, 9]
+const NUMBERS = [1, 2, 3, 4, 5, 6, 7, 8, 9]
 const DIALOG = '.ant-modal-wrap:not([style*="display: none"])'
 
-export function useTextKeys(actions: Actions, takeProposal: (number: number) => void) {
+// What takes a number: a proposal taken, a term put in, a term added to the termbase of a place.
+export type Numbered = Record<'proposal' | 'term' | 'termbase', (number: number) => void>
+const NUMBERED = [
+  ['proposal', proposalKey],
+  ['term', termKey],
+  ['termbase', termbaseKey],
+] as const
+
+export function useTextKeys(actions: Actions, numbered: Numbered) {
   useEffect(() => commands.offer(actions), [actions])
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -19,13 +27,20 @@ export function useTextKeys(actions: Actions, takeProposal: (number: number) => 
       const command = (Object.keys(actions) as Command[]).find(
         (name) => !EDITORS.has(name) && matches(event, KEYS[name]),
       )
-      const proposal = PROPOSALS.find((number) => matches(event, proposalKey(number)))
-      if (!command && !proposal) return
+      const run = command ? actions[command] : numberedBy(event, numbered)
+      if (!run) return
       event.preventDefault()
-      if (command) actions[command]?.()
-      else takeProposal(proposal!)
+      run()
     }
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
-  }, [actions, takeProposal])
+  }, [actions, numbered])
+}
+
+function numberedBy(event: KeyboardEvent, numbered: Numbered): (() => void) | undefined {
+  for (const [what, keyOf] of NUMBERED) {
+    const number = NUMBERS.find((one) => matches(event, keyOf(one)))
+    if (number) return () => numbered[what](number)
+  }
+  return undefined
 }

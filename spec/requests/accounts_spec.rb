@@ -98,7 +98,7 @@ RSpec.describe "Accounts" do
       away = PutAway.note(owner, "project", name: "Gone", record: project)
       act = ProjectAct.note(project, owner, "rules")
       {
-        **numbers_of_counts,
+        **numbers_of_counts, **numbers_of_terms,
         "project_id" => project.id, "document_id" => project.documents.first.id, "segment_id" => segment.id,
         "memory_id" => memory.id, "projects" => project.id, "documents" => project.documents.first.id,
         "segments" => segment.id, "memories" => memory.id, "memory_units" => memory.units.first.id,
@@ -122,6 +122,16 @@ RSpec.describe "Accounts" do
         "clients" => client.id, "client_id" => client.id, "rate_cards" => card.id, "reports" => report.id,
         "quotes" => quote.id, "reference_files" => project.reference_files.first.id,
         "quick_counts" => owner.all_projects.create!(kind: "quick").id
+      }
+    end
+    let(:numbers_of_terms) do
+      termbase = owner.termbases.create!(name: "Terms")
+      record = nil
+      data = { "sections" => [{ "lang" => "en", "terms" => [{ "text" => "rim" }] }] }
+      act = termbase.act("add") { |recorder| record = recorder.add(Glossema::Terms::Entry.from_data(data)) }
+      {
+        "termbases" => termbase.id, "termbase_id" => termbase.id, "term_entries" => record.id,
+        "termbase_acts" => act.id
       }
     end
     # Addresses with a number that names nothing of a person.

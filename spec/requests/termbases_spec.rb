@@ -75,8 +75,8 @@ RSpec.describe "Termbases" do
     add({ "en" => "brake pad", "it" => %w[pastiglia pattino] })
     add({ "en" => "check", "it" => "controllare" })
     get "/api/segments/#{segment.id}/terms"
-    found = body["terms"].map { |one| [one["term"], one["targets"].map { |target| target["put"] }] }
-    expect(found).to eq([["check", ["Controllare"]], ["brake pad", %w[pastiglia pattino]]])
+    found = body["terms"].map { |one| [one["term"], one["targets"].map { |target| target["at_start"] }] }
+    expect(found).to eq([["check", ["Controllare"]], ["brake pad", %w[Pastiglia Pattino]]])
     get "/api/segments/#{project.segments.order(:position).last.id}/terms"
     expect(body["carried"].map { |one| one["target"] }).to eq(["25 km/h"])
   end

@@ -5,6 +5,12 @@ RSpec.describe "Every view" do
   let(:project) { make_project(user) }
   let(:memory) { make_memory(user, { "Check the brakes." => "Controllare i freni." }) }
 
+  let(:termbase) do
+    user.termbases.create!(name: "Tarnholt, terms").tap do |made|
+      made.add_pair({ "en" => "brake", "it" => "freno" }, by: user)
+      project.attach_termbases([{ termbase_id: made.id }])
+    end
+  end
   let(:client) { user.clients.create!(name: "Pell & Rook Ceramics", people: [{ name: "Oriel Pell" }]) }
   let(:report) do
     Report.start(project, memories: [], made: "hand").tap { |made| CountReportJob.perform_now(made) }
@@ -20,6 +26,8 @@ RSpec.describe "Every view" do
       "/projects/#{project.id}/count" => ".quote-card",
       "/counts/#{report.id}" => ".quote-card",
       "/quotes/#{quote.id}" => ".letter .total",
+      "/termbases" => "main h1",
+      "/termbases/#{termbase.id}" => ".entry",
       "/memories" => "main h1",
       "/memories/#{memory.id}" => ".units",
       "/projects/#{project.id}/brief" => ".brief .files",

@@ -10,6 +10,7 @@ module Api
 
     # params: file; way: "id", "term" or "add"; roles: of the columns of a table, a list as JSON.
     def create
+      termbase
       file = uploads(:file).first
       roles = params[:roles].present? ? JSON.parse(params[:roles]) : nil
       act = Termbase::Import.new(termbase, by: current_user, way: params[:way].presence || "id")

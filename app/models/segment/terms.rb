@@ -6,7 +6,8 @@ class Segment::Terms
     @text = segment.source_content.text
   end
 
-  # {terms: [{from:, to:, term:, entry_id:, termbase:, targets: [{text:, status:, forbidden:, note:}]}],
+  # {terms: [{from:, to:, term:, entry_id:, termbase:, targets: [{text:, at_start:, usable:, status:,
+  # note:}]}],
   #  carried: [{from:, to:, kind:, source:, target:}]}
   def to_h
     { terms: found.uniq { |row| row.values_at(:from, :to, :entry_id) }, carried: carried.map(&:to_h) }
@@ -21,18 +22,17 @@ class Segment::Terms
   end
 
   def term(one, termbase)
+    terms = one.entry.in(@project.target_lang).flat_map(&:terms).sort_by(&:rank)
     {
       from: one.from, to: one.to, term: one.term.written, entry_id: one.entry.id, termbase: termbase.name,
-      targets: one.entry.in(@project.target_lang).flat_map(&:terms).sort_by(&:rank).map { |term|
-        target(term, one)
-      }
+      targets: terms.map { |term| target(term) }
     }
   end
 
-  # In the case the place asks for: a capital at the beginning of a sentence.
-  def target(term, found)
+  # With how it is written at the beginning of a sentence.
+  def target(term)
     {
-      text: term.written, put: Glossema::Terms::Placed.text(term, @text, found.from),
+      text: term.written, at_start: Glossema::Terms::Placed.beginning(term.written),
       usable: term.usable?, status: term.forbidden ? "forbidden" : term.status, note: term.note
     }
   end

@@ -3,19 +3,19 @@ import { useQuery } from '@tanstack/react-query'
 import { useImperativeHandle, useRef, useState, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
 import { missingCodes } from '../../shared/balance'
-import { direction } from '../../shared/languages'
 import { Moon } from '../../shared/parts/Moon'
 import type { Origin, Project, Proposal, Segment } from '../../shared/types'
-import { Written } from '../../shared/Written'
 import { TargetEditor, type TargetHandle } from '../editor/TargetEditor'
-import { Place } from '../Place'
 import { proposalsQuery } from '../queries'
 import type { Store } from '../store'
 import { CardFoot } from './CardFoot'
 import { chosenText, type Chosen } from './chosenText'
 import { CutLine } from './CutLine'
 import { Proposals } from './Proposals'
+import { Source } from './Source'
+import { TermPairs } from './TermPairs'
 import { TwoWordings } from './TwoWordings'
+import { useTerms } from './useTerms'
 import { useWriting } from './useWriting'
 
 export interface CardHandle {
@@ -28,6 +28,11 @@ export interface CardHandle {
   write: (value: string, origin: Origin) => void
   insert: (text: string) => void
   selected: () => Chosen
+  putTerm: (number: number) => void
+  addTerm: (place?: number) => void
+  carry: () => void
+  // The entry of its first term, or null.
+  firstEntry: () => number | null
 }
 
 interface Props {
@@ -39,18 +44,21 @@ interface Props {
   onLeaveCut: () => void
   onFinish: () => void
   onSay: (text: string) => void
+  onEntry: (entry: number) => void
   ref: Ref<CardHandle>
 }
 
 const NONE: Proposal[] = []
 
-export function Card({ segment, store, project, cutting, onCut, onLeaveCut, onFinish, onSay, ref }: Props) {
+export function Card(props: Props) {
+  const { segment, store, project, cutting, onCut, onLeaveCut, onFinish, onSay, onEntry, ref } = props
   const { t } = useTranslation()
   const target = useRef<TargetHandle>(null)
   const { data, isFetching } = useQuery(proposalsQuery(segment.id))
   const proposals = data?.proposals ?? NONE
   const [chosen, setChosen] = useState(0)
   const { put, show, changed, confirm } = useWriting(segment, store, target)
+  const terms = useTerms({ segment, project, target, say: onSay })
   const pending = store.outbox.pending(segment.id)
 
   // number: of a proposal, 0 for the source; without one the chosen proposal is taken.
@@ -84,6 +92,10 @@ export function Card({ segment, store, project, cutting, onCut, onLeaveCut, onFi
     redo: () => target.current?.redo(),
     choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
     missingCode: () => target.current?.insertMissing(),
+    putTerm: terms.putTerm,
+    addTerm: terms.add,
+    carry: terms.carry,
+    firstEntry: () => terms.pairs[0]?.entry ?? null,
   }))
 
   const label = t('translate.segment', { number: segment.position })
@@ -95,16 +107,7 @@ export function Card({ segment, store, project, cutting, onCut, onLeaveCut, onFi
           <Moon state={segment.state} />
         </div>
         <div>
-          <Place segment={segment} />
-          <div
-            className="source"
-            id={`source-${segment.id}`}
-            lang={project.source_lang ?? undefined}
-            dir={direction(project.source_lang)}
-          >
-            <Written value={segment.source} codes={segment.codes} />
-          </div>
-          {segment.note && <p className="note small quiet">{segment.note}</p>}
+          <Source segment={segment} project={project} marks={terms.marks} />
           {cutting && (
             <CutLine
               segment={segment}
@@ -116,6 +119,7 @@ export function Card({ segment, store, project, cutting, onCut, onLeaveCut, onFi
               }}
             />
           )}
+          <TermPairs pairs={terms.pairs} onPut={terms.putTerm} onEntry={onEntry} />
           <TargetEditor
             ref={target}
             segment={segment}
@@ -129,7 +133,7 @@ export function Card({ segment, store, project, cutting, onCut, onLeaveCut, onFi
           )}
         </div>
       </div>
-      <CardFoot {...{ segment, store, pending, onFinish }} />
+      <CardFoot {...{ segment, store, pending, onFinish }} toCome={terms.toCome} onCarry={terms.carry} />
       <Proposals {...{ proposals, segment, project, chosen }} searching={isFetching} onTake={take} />
     </div>
   )

@@ -2,11 +2,11 @@
 import { useTranslation } from 'react-i18next'
 import { missingCodes } from '../../shared/balance'
 import { plain } from '../../shared/content'
-import { KEYS } from '../../shared/keys'
+import { KEYS, shown } from '../../shared/keys'
 import { originText } from '../../shared/origin'
 import type { Entry } from '../../shared/outbox'
 import { Key } from '../../shared/parts/Key'
-import type { Segment } from '../../shared/types'
+import type { Carry, Segment } from '../../shared/types'
 import { Written } from '../../shared/Written'
 import type { Store } from '../store'
 import { blockedText, useUnsent } from '../Unsent'
@@ -15,10 +15,13 @@ interface Props {
   segment: Segment
   store: Store
   pending?: Entry
+  // What of the source is not carried over yet.
+  toCome: Carry[]
   onFinish: () => void
+  onCarry: () => void
 }
 
-export function CardFoot({ segment, store, pending, onFinish }: Props) {
+export function CardFoot({ segment, store, pending, toCome, onFinish, onCarry }: Props) {
   const { t } = useTranslation()
   const kept = useKept(segment, store, pending)
   return (
@@ -26,6 +29,11 @@ export function CardFoot({ segment, store, pending, onFinish }: Props) {
       <span>{segment.target && `${originText(segment.origin, t)} · ${kept}`}</span>
       {segment.target && <Length segment={segment} />}
       {segment.target && <Lost segment={segment} />}
+      {toCome.length > 0 && (
+        <button type="button" className="to-come" onClick={onCarry} title={shown(KEYS.carry)}>
+          {t('terms.toCome')} {toCome.map((one) => one.target).join(' · ')}
+        </button>
+      )}
       {segment.marked && <span>{t('translate.cameBack')}</span>}
       {segment.exempt && <span>{t('translate.apart')}</span>}
       <span className="push" />

@@ -10,12 +10,18 @@ import { Page } from './Page'
 import { Past } from './Past'
 import { Reference } from './Reference'
 import { Search } from './Search'
+import { Terms } from './Terms'
 
-const VIEWS = ['page', 'search', 'past', 'reference'] as const
+const VIEWS = ['page', 'search', 'terms', 'past', 'reference'] as const
 type View = (typeof VIEWS)[number]
 
 // Words asked for by a key; turn counts the asking.
 export type Wanted = Chosen & { turn: number }
+// An entry asked for, or the first of the segment.
+export interface WantedEntry {
+  id: number | null
+  turn: number
+}
 
 interface Props {
   project: Project
@@ -24,6 +30,7 @@ interface Props {
   open: Segment | null
   document: number
   wanted: Wanted
+  entry: WantedEntry
   onInsert: (value: string) => void
   onOpen: (id: number) => void
   onRestore: (version: Version) => void
@@ -31,7 +38,7 @@ interface Props {
 }
 
 export const Companion = memo(function Companion(props: Props) {
-  const { wanted, onFold, project } = props
+  const { wanted, entry, onFold, project } = props
   const { t } = useTranslation()
   const [view, setView] = useState<View>(wanted.turn ? 'search' : 'page')
   const [turn, setTurn] = useState(wanted.turn)
@@ -39,6 +46,11 @@ export const Companion = memo(function Companion(props: Props) {
   if (turn !== wanted.turn) {
     setTurn(wanted.turn)
     setView('search')
+  }
+  const [entryTurn, setEntryTurn] = useState(entry.turn)
+  if (entryTurn !== entry.turn) {
+    setEntryTurn(entry.turn)
+    setView('terms')
   }
   return (
     <aside className="companion" aria-label={t('companion.label')}>
@@ -86,6 +98,7 @@ function Panel({ view, ...props }: Props & { view: View }) {
   const { open, wanted } = props
   if (view === 'page') return <Page {...props} />
   if (view === 'reference') return <Reference project={props.project.id} />
+  if (view === 'terms') return <Terms {...props} />
   if (view === 'search') return <Search key={wanted.turn} {...props} />
   if (open) return <Past key={open.id} segment={open} onRestore={props.onRestore} />
   return <p className="quiet">{t('companion.openFirst')}</p>

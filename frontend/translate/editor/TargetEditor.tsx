@@ -11,12 +11,15 @@ import { direction } from '../../shared/languages'
 import type { Segment } from '../../shared/types'
 import { insertMissing } from './insertMissing'
 import { pasting } from './pasting'
+import { insertWord } from './insertWord'
 import { docOf, nodesOf, writtenOf } from './schema'
 
 export interface TargetHandle {
   focus: () => void
   replace: (value: string) => void
   insert: (text: string) => void
+  // A word by itself: apart from what stands before it, in its other form where a sentence begins.
+  insertWord: (text: string, atStart?: string) => void
   selected: () => string
   insertMissing: () => void
   undo: () => void
@@ -102,6 +105,7 @@ function handleOf(view: { current: EditorView | null }, segment: Segment): Targe
         if (text) editor.dispatch(closeHistory(editor.state.tr).insertText(text))
         editor.focus()
       }),
+    insertWord: (text, atStart = text) => within((editor) => insertWord(editor, text, atStart)),
     selected: () =>
       within(({ state }) => state.doc.textBetween(state.selection.from, state.selection.to, '')) ?? '',
     insertMissing: () => within((editor) => insertMissing(editor, segment.source, segment.codes)),

@@ -7,14 +7,8 @@ module Glossema
 
       module_function
 
-      # The text of a term for a place of a source: with a capital where the source begins a sentence with
-      # one.
-      def text(term, source, from)
-        word = source[from].to_s
-        return term.written unless word.match?(/\p{Lu}/) && source[0...from].match?(BEGINNING)
-
-        term.written.sub(/\A\p{Ll}/, &:upcase)
-      end
+      # The text of a term at the beginning of a sentence.
+      def beginning(text) = text.sub(/\A\p{Ll}/, &:upcase)
 
       # A text picked out of another, as it goes into a termbase: without marks around it, and small at the
       # beginning of a sentence unless it is written so elsewhere (German nouns, names and abbreviations).

@@ -1,0 +1,54 @@
+// The head of a termbase: its name, what it holds, files in and out, what was done.
+import { useTranslation } from 'react-i18next'
+import { api } from '../shared/api'
+import { number } from '../shared/i18n'
+import { languageName } from '../shared/languages'
+import { TextInPlace } from '../shared/parts/TextInPlace'
+import type { TermbasePage } from '../shared/types'
+import { BringTerms } from './BringTerms'
+import { termsAddress } from './queries'
+
+const FORMS = ['tbx', 'csv', 'xlsx'] as const
+
+interface Props {
+  termbase: TermbasePage
+  attempt: (work: () => Promise<unknown>) => void
+  past: boolean
+  onPast: () => void
+}
+
+export function TermbaseHead({ termbase, attempt, past, onPast }: Props) {
+  const { t } = useTranslation()
+  const about = [
+    termbase.languages.map(languageName).join(' · '),
+    t('termbases.entries', { count: termbase.entries, entries: number(termbase.entries) }),
+    termbase.client && t('termbases.belongs', { client: termbase.client }),
+  ]
+  return (
+    <header className="termbase-head">
+      <h1>
+        <TextInPlace
+          label={t('termbases.name')}
+          blank={t('termbases.name')}
+          value={termbase.name}
+          onChange={(name) => attempt(() => api.patch(`/termbases/${termbase.id}`, { name }))}
+        />
+      </h1>
+      <p className="quiet small">{about.filter(Boolean).join(' · ')}</p>
+      <p className="small presses">
+        <BringTerms termbase={termbase} attempt={attempt} />
+        <span>
+          {t('termbases.takeOut')}{' '}
+          {FORMS.map((form) => (
+            <a key={form} className="plain-link form" href={termsAddress(termbase.id, form)} download>
+              {form.toUpperCase()}
+            </a>
+          ))}
+        </span>
+        <button type="button" className="plain-link" aria-pressed={past} onClick={onPast}>
+          {t(past ? 'termbases.showEntries' : 'termbases.past')}
+        </button>
+      </p>
+    </header>
+  )
+}

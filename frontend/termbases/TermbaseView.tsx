@@ -1,0 +1,66 @@
+// Inside a termbase: search first, facets beside, entries to read and to edit in place, what was done.
+import { useDeferredValue, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { useParams } from 'react-router'
+import { Frame } from '../shared/Frame'
+import { Failure, Waiting } from '../shared/Notices'
+import { useAct } from '../shared/useAct'
+import { useOffer } from '../shared/useOffer'
+import { Acts } from './Acts'
+import { Entries } from './Entries'
+import { deleteEntries, undoAct, useEntries, useRefresh, useTermbase, type TermSearch } from './queries'
+import { TermbaseHead } from './TermbaseHead'
+import { TermFacetLists } from './TermFacetLists'
+import './termbases.css'
+
+const NOTHING: TermSearch = { text: '', lang: '', subject: '', status: '', look: '' }
+
+export function TermbaseView() {
+  const { t } = useTranslation()
+  const id = Number(useParams().id)
+  const [search, setSearch] = useState(NOTHING)
+  const [past, setPast] = useState(false)
+  const query = useTermbase(id)
+  const found = useEntries(id, useDeferredValue(search))
+  const refresh = useRefresh(id)
+  const offer = useOffer('terms')
+  const { act } = useAct()
+  const termbase = query.data
+  if (!termbase) {
+    const again = () => void query.refetch()
+    return <Frame>{query.error ? <Failure error={query.error} again={again} /> : <Waiting />}</Frame>
+  }
+  const narrow = (fields: Partial<TermSearch>) => setSearch({ ...search, ...fields })
+  const attempt = (work: () => Promise<unknown>) =>
+    void act(async () => {
+      await work()
+      await refresh()
+    })
+  const remove = (ids: number[]) =>
+    attempt(async () => {
+      const done = await deleteEntries(id, ids)
+      offer(t('termbases.deleted', { count: ids.length }), t('termbases.undo'), () =>
+        attempt(() => undoAct(done.id)),
+      )
+    })
+  return (
+    <Frame>
+      <div className="termbase-view">
+        <TermFacetLists facets={termbase.facets} search={search} onNarrow={narrow} />
+        <section aria-label={termbase.name}>
+          <TermbaseHead {...{ termbase, attempt, past }} onPast={() => setPast(!past)} />
+          {past ? (
+            <Acts termbase={id} attempt={attempt} />
+          ) : (
+            <Entries
+              {...{ termbase, search, attempt, remove }}
+              found={found}
+              onNarrow={narrow}
+              onShowAll={() => setSearch(NOTHING)}
+            />
+          )}
+        </section>
+      </div>
+    </Frame>
+  )
+}

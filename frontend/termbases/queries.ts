@@ -1,0 +1,88 @@
+// What the views of termbases ask of the server, and what they do there.
+import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api } from '../shared/api'
+import { keys } from '../shared/queryKeys'
+import type { TermbaseAct, TermbasePage, TermEntry, TermSection } from '../shared/types'
+
+export interface TermSearch {
+  text: string
+  lang: string
+  subject: string
+  status: string
+  look: string
+}
+export interface FoundEntries {
+  total: number
+  entries: TermEntry[]
+}
+// What a form of an entry sends.
+export interface EntryFields {
+  definition: string | null
+  subject: string | null
+  note: string | null
+  sections: TermSection[]
+}
+const PAGE = 50
+
+export const useTermbase = (id: number) =>
+  useQuery({
+    queryKey: keys.termbase(id),
+    queryFn: () => api.get<TermbasePage>(`/termbases/${id}`),
+    refetchOnMount: 'always',
+  })
+
+export const useEntries = (id: number, search: TermSearch) =>
+  useInfiniteQuery({
+    queryKey: keys.entries(id, search),
+    placeholderData: keepPreviousData,
+    initialPageParam: 0,
+    getNextPageParam: (last: FoundEntries, all) => (all.length * PAGE < last.total ? all.length : undefined),
+    queryFn: ({ pageParam }) => {
+      const asked = new URLSearchParams({ ...search, page: String(pageParam) })
+      return api.get<FoundEntries>(`/termbases/${id}/entries?${asked}`)
+    },
+  })
+
+export const useActs = (id: number) =>
+  useQuery({
+    queryKey: keys.termbaseActs(id),
+    queryFn: () => api.get<TermbaseAct[]>(`/termbases/${id}/acts`),
+    refetchOnMount: 'always',
+  })
+
+// Everything shown of a termbase, asked for anew.
+export function useRefresh(id: number) {
+  const cache = useQueryClient()
+  return () =>
+    Promise.all(
+      [keys.termbase(id), keys.entries(id), keys.termbaseActs(id), keys.allTerms].map((queryKey) =>
+        cache.invalidateQueries({ queryKey }),
+      ),
+    )
+}
+
+export const addEntry = (termbase: number, fields: EntryFields) =>
+  api.post<TermEntry>(`/termbases/${termbase}/entries`, fields)
+export const changeEntry = (entry: number, fields: EntryFields) =>
+  api.patch<TermEntry>(`/term_entries/${entry}`, fields)
+export const deleteEntries = (termbase: number, ids: number[]) =>
+  api.post<TermbaseAct>(`/termbases/${termbase}/deletion`, { ids })
+export const undoAct = (act: number) => api.delete(`/termbase_acts/${act}`)
+
+export interface TermTable {
+  tbx?: boolean
+  columns?: { label: string; role: string | null }[]
+  rows?: string[][]
+}
+
+const formWith = (fields: Record<string, string | File>) => {
+  const form = new FormData()
+  Object.entries(fields).forEach(([name, value]) => form.append(name, value))
+  return form
+}
+export const lookAtTerms = (termbase: number, file: File) =>
+  api.post<TermTable>(`/termbases/${termbase}/table`, formWith({ file }))
+export const bringTerms = (termbase: number, fields: Record<string, string | File>) =>
+  api.post<TermbaseAct>(`/termbases/${termbase}/exchange`, formWith(fields))
+export const termsAddress = (termbase: number, form: string) =>
+  `/api/termbases/${termbase}/exchange?as=${form}`

@@ -1,0 +1,15 @@
+// A word put in at the caret: with a space before it where it needs one, in its other form where a sentence
+// begins.
+import { closeHistory } from 'prosemirror-history'
+import type { EditorView } from 'prosemirror-view'
+
+const BEGINNING = /(^|[.!?…]["”»’)]*\s+)["“„«(\s]*$/u
+const NEEDS_SPACE = /[\p{L}\p{N},;:.!?)%]$/u
+
+export function insertWord(editor: EditorView, text: string, atStart: string) {
+  const { doc, selection, tr } = editor.state
+  const before = doc.textBetween(0, selection.from, '', ' ')
+  const word = BEGINNING.test(before) ? atStart : text
+  editor.dispatch(closeHistory(tr).insertText(NEEDS_SPACE.test(before) ? ` ${word}` : word))
+  editor.focus()
+}

@@ -1,0 +1,137 @@
+# Terms: found in the source, put in by key, added without a form, seen at once by others; figures carried
+# over; a termbase set up, searched, edited and filled from a file.
+RSpec.describe "Terms" do
+  let(:user) { make_user }
+  let(:termbase) { user.termbases.create!(name: "Tarnholt, terms") }
+  let(:project) do
+    text = "Check the brake pads at 25 km/h.\n\nBrake pads wear.\n\nFold the kickstand."
+    make_project(user, text, name: "b.txt").tap { |made|
+      made.attach_termbases([{ termbase_id: termbase.id }])
+    }
+  end
+
+  def add(terms, **said)
+    sections = terms.map do |lang, list|
+      made = Array(list).map { |text| Glossema::Terms::Term.new(text: text, **(text.end_with?("!") ? said : {})) }
+      made.each { |term| term.text = term.text.delete_suffix("!") }
+      Glossema::Terms::Section.new(lang: lang, terms: made)
+    end
+    termbase.act("add", by: user) { |recorder| recorder.add(Glossema::Terms::Entry.new(sections: sections)) }
+  end
+
+  def open_project
+    sign_in(user)
+    visit "/projects/#{project.id}/translate"
+    expect(page).to have_css(".card")
+  end
+
+  # Marks a text of the open source as the mouse does.
+  def mark(text)
+    page.execute_script(<<~JS, find(".card .source"), text)
+      const [source, text] = arguments
+      const walker = document.createTreeWalker(source, NodeFilter.SHOW_TEXT)
+      const nodes = []
+      while (walker.nextNode()) nodes.push(walker.currentNode)
+      const whole = nodes.map((node) => node.data).join('')
+      const place = (at) => {
+        for (const node of nodes) { if (at <= node.length) return [node, at]; at -= node.length }
+      }
+      const range = document.createRange()
+      const at = whole.indexOf(text)
+      range.setStart(...place(at))
+      range.setEnd(...place(at + text.length))
+      getSelection().removeAllRanges()
+      getSelection().addRange(range)
+    JS
+  end
+
+  it "underlines terms and puts one in by key, in the case of the place, and shows what not to use" do
+    add({ "en" => "brake pad", "it" => ["pastiglia", "pattino!"], "nl" => "remblok" }, forbidden: true)
+    open_project
+    expect(card).to have_css(".source mark.of-term", text: "brake pads")
+    expect(card).to have_css(".term-pairs", text: "brake pad pastiglia 1")
+    expect(card).to have_css(".term-pairs s", text: "pattino")
+    press(:alt, :shift, "1")
+    expect(editor).to have_text("Pastiglia", exact: true)
+    press(:alt, :shift, "1")
+    expect(editor).to have_text("Pastiglia pastiglia", exact: true)
+    eventually { expect(project.segments.first.reload.target).to eq("Pastiglia pastiglia") }
+    press(:alt, "e")
+    entry = find(".companion .term-entry")
+    expect(entry.all("dt").map(&:text)).to eq(%w[Italian English Dutch])
+    expect(entry).to have_css("s", text: "pattino")
+    expect(faults).to eq([])
+  end
+
+  it "carries figures over in order, in the target's form, and says what is still to come" do
+    open_project
+    expect(card).to have_css(".source mark.of-carried", text: "25 km/h")
+    expect(card).to have_css(".foot .to-come", text: "25 km/h")
+    type("A")
+    press(:alt, "c")
+    expect(editor).to have_text("A 25 km/h", exact: true)
+    expect(card).to have_no_css(".foot .to-come")
+    press(:alt, "c")
+    expect(page).to have_css("[role=status]", text: "Everything is carried over already.")
+  end
+
+  it "adds a marked pair with one key, joins what is there, and asks about what is like it" do
+    open_project
+    type("Controllare le pastiglie")
+    mark("brake pads")
+    press(:alt, "t")
+    expect(page).to have_css("[role=status]", text: "Mark a term in the source and its translation")
+    editor.click
+    press(:end)
+    press(:control, :shift, :left)
+    mark("brake pads")
+    press(:alt, "t")
+    expect(page).to have_css("[role=status]", text: "Added to Tarnholt, terms: brake pads · pastiglie")
+    expect(card).to have_css(".term-pairs", text: "brake pads pastiglie 1")
+    expect(termbase.entries.there.map { |one|
+      one.entry.terms.map(&:text)
+    }).to eq([["brake pads", "pastiglie"]])
+    expect(faults).to eq([])
+  end
+
+  it "stands underlined in another browser within two seconds" do
+    open_project
+    expect(card).to have_no_css("mark.of-term")
+    add({ "en" => "brake pad", "it" => "pastiglia" })
+    expect(card).to have_css(".source mark.of-term", text: "brake pads", wait: 2)
+  end
+
+  it "makes a termbase, adds and edits entries, takes a file in, and undoes" do
+    sign_in(user)
+    click_link "Termbases"
+    expect(page).to have_text("A termbase holds the terms of a client")
+    click_button "New termbase"
+    fill_in "Name", with: "General"
+    press(:enter)
+    click_link "General"
+    click_button "New entry"
+    fill_in "Term in English", with: "rim"
+    fill_in "Term in Italian", with: "cerchio"
+    click_button "Keep"
+    expect(page).to have_css(".entry", text: "cerchio")
+    click_button "Edit rim"
+    fill_in "Term in Italian", with: "cerchione"
+    press(:control, :enter)
+    expect(page).to have_css(".entry", text: "cerchione")
+    path = Rails.root.join("tmp/terms.csv")
+    path.write("en,it,subject\nhub,mozzo,Wheels\nrim,cerchio,Wheels\n")
+    find("[aria-label='Bring terms in']", visible: :all).set(path.to_s)
+    find("label", text: "when it has a term of the same language in common").click
+    click_button "Bring them in"
+    expect(page).to have_text("1 added, 1 merged, 0 the same.")
+    fill_in "Search terms", with: "mozz"
+    expect(page).to have_css(".entry", count: 1, text: "hub")
+    click_button "What was done"
+    expect(page).to have_css(".term-acts li", count: 3)
+    first(".term-acts .link", text: "Undo").click
+    expect(page).to have_css(".term-acts .undone", count: 1)
+    click_button "Entries"
+    expect(page).to have_text("No entry fits.")
+    expect(faults).to eq([])
+  end
+end
