@@ -2,7 +2,8 @@
 module Glossema
   module Counting
     module Likeness
-      KNOWN = %w[context exact repetition].freeze
+      # The lowest score that would put a segment into a better band; those of other bands cannot be in one.
+      BETTER = { "85-94" => 95, "75-84" => 85, "50-74" => 75, "new" => 50 }.freeze
 
       module_function
 
@@ -13,22 +14,19 @@ module Glossema
         pool = Matching::Pool.new(language_pair)
         lookup = Matching::Lookup.new([pool])
         contents.zip(bands).map do |content, band|
-          better = KNOWN.include?(band) ? band : best(band, inside(lookup, content, language_pair))
+          better = BETTER.key?(band) ? inside(lookup, content, language_pair, band) : band
           pool.add(content)
           better
         end
       end
 
-      def inside(lookup, content, language_pair)
+      def inside(lookup, content, language_pair, band)
         source, target = language_pair
         query = Matching::Query.new(content: content, source_lang: source, target_lang: target)
-        match = lookup.matches(query, threshold: 50, limit: 1).first
-        match ? Bands.for_score(match.score) : "new"
+        match = lookup.matches(query, threshold: BETTER.fetch(band), limit: 1).first
+        match ? Bands.for_score(match.score) : band
       end
       private_class_method :inside
-
-      def best(one, other) = [one, other].min_by { |band| Bands::NAMES.index(band) }
-      private_class_method :best
     end
   end
 end
