@@ -148,6 +148,8 @@ RSpec.describe "bin/glossema" do
       [{ "from" => 0, "to" => 3, "word" => "Teh" }]
     )
     expect(spelled.first.first["suggestions"]).to include("The")
+    said = Glossema::Refused.new("no-dictionary", lang: "eo").message
+    expect(glossema("spell", "--lang", "eo", input: "x\n")).to eq([[], "#{said}\n", 2])
   end
 
   [

@@ -20,6 +20,8 @@ module Glossema
         lang = need(:lang, "--lang")
         own = @options[:words] ? lines_of(@options[:words]) : []
         checker = Spelling::Checker.new(lang, words: own)
+        raise Refused.new("no-dictionary", lang: lang) unless checker.there?
+
         each_line do |line|
           checker.faults(line).map { |fault| { **fault.to_h, suggestions: checker.suggestions(fault.word) } }
         end
