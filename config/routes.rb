@@ -57,6 +57,7 @@ Rails.application.routes.draw do
       resources :acts, only: %i[index destroy], controller: "project_acts"
       resource :concordance, only: :show
       resources :terms, only: :create
+      resource :spelling, only: %i[show create update destroy]
       resources :deliveries, only: %i[index create]
     end
     resources :documents, only: %i[update destroy] do

@@ -238,7 +238,21 @@ FOREIGN KEY ("termbase_id")
 CREATE INDEX "index_attached_termbases_on_project_id" ON "attached_termbases" ("project_id");
 CREATE INDEX "index_attached_termbases_on_termbase_id" ON "attached_termbases" ("termbase_id");
 CREATE UNIQUE INDEX "index_attached_termbases_on_project_id_and_termbase_id" ON "attached_termbases" ("project_id", "termbase_id");
+CREATE TABLE IF NOT EXISTS "own_words" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "project_id" integer, "lang" varchar NOT NULL, "word" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_36e7ad6280"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_5b4e7911b4"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+, CONSTRAINT "fk_rails_482dff55ab"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+);
+CREATE INDEX "index_own_words_on_user_id" ON "own_words" ("user_id");
+CREATE INDEX "index_own_words_on_client_id" ON "own_words" ("client_id");
+CREATE INDEX "index_own_words_on_project_id" ON "own_words" ("project_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126110000'),
 ('20261126100000'),
 ('20261126090000'),
 ('20261125110000');

@@ -5,6 +5,7 @@ class Project < ApplicationRecord
   include Project::Counting
   include Project::Templates
   include Project::Terms
+  include Project::Spelling
 
   belongs_to :user
   belongs_to :client, optional: true

@@ -14,6 +14,7 @@ class User < ApplicationRecord
   has_many :put_aways, dependent: :destroy
   has_many :memories, dependent: nil
   has_many :termbases, dependent: nil
+  has_many :own_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }
 
   # Memories made on the command line before anybody signed up belong to whoever does so first.

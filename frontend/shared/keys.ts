@@ -20,6 +20,7 @@ export const KEYS = {
   addTerm: 'Alt+T',
   carry: 'Alt+C',
   entry: 'Alt+E',
+  spelling: 'Alt+S',
   undo: 'Ctrl+Z',
   redo: 'Ctrl+Shift+Z',
 } as const

@@ -43,5 +43,7 @@ export const keys = {
   termbaseActs: (termbase: number) => ['termbase-acts', termbase] as const,
   allTerms: ['terms'] as const,
   terms: (segment: number) => ['terms', segment] as const,
+  allSuggestions: ['suggestions'] as const,
+  suggestions: (project: number, word: string) => ['suggestions', project, word] as const,
   unit: (id: number) => ['unit', id] as const,
 }

@@ -1,7 +1,7 @@
 // Inside a termbase: search first, facets beside, entries to read and to edit in place, what was done.
 import { useDeferredValue, useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useParams } from 'react-router'
+import { useParams, useSearchParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import { useAct } from '../shared/useAct'
@@ -18,7 +18,9 @@ const NOTHING: TermSearch = { text: '', lang: '', subject: '', status: '', look:
 export function TermbaseView() {
   const { t } = useTranslation()
   const id = Number(useParams().id)
-  const [search, setSearch] = useState(NOTHING)
+  // A link may say what to look for.
+  const [params] = useSearchParams()
+  const [search, setSearch] = useState({ ...NOTHING, text: params.get('text') ?? '' })
   const [past, setPast] = useState(false)
   const query = useTermbase(id)
   const found = useEntries(id, useDeferredValue(search))

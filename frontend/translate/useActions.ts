@@ -46,6 +46,7 @@ export function useActions(parts: Parts): Actions {
       takeProposal: () => card.current?.take(),
       addTerm: () => card.current?.addTerm(),
       carry: () => card.current?.carry(),
+      spelling: () => card.current?.spelling(),
       entry: () => showEntry(),
       missingCode: () => card.current?.missingCode(),
       takeSource: () => card.current?.take(0),

@@ -22,7 +22,7 @@ Capybara.enable_aria_label = true
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
-    term_entry_versions termbase_acts terms term_entries attached_termbases termbases
+    own_words term_entry_versions termbase_acts terms term_entries attached_termbases termbases
     quotes reports rate_cards put_aways project_acts kept_translations
     delivered_files deliveries versions segments documents
     attachments_of_memories memory_unit_versions memory_changes memory_units memory_postings memory_parts

@@ -70,7 +70,7 @@ RSpec.describe "Counting and quoting" do
     click_button "without memories beside it"
     expect(page).to have_css(".bars .bar", count: 2)
     row = find(".bands tr", text: "exact")
-    expect(row.all("td").map(&:text)).to eq(["8", "2", "10 %", "1", "+8"])
+    expect(row.all("td").map(&:text)).to eq(["8", "2", "10 %", "0.8", "+8"])
     expect(page).to have_css(".counted-files li", count: 3)
     expect(faults).to eq([])
 

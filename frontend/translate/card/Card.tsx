@@ -1,6 +1,6 @@
 // The open segment: its source, the target being written, and the proposals right below.
 import { useQuery } from '@tanstack/react-query'
-import { useImperativeHandle, useRef, useState, type Ref } from 'react'
+import { useImperativeHandle, useRef, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
 import { missingCodes } from '../../shared/balance'
 import { Moon } from '../../shared/parts/Moon'
@@ -11,10 +11,13 @@ import type { Store } from '../store'
 import { CardFoot } from './CardFoot'
 import { chosenText, type Chosen } from './chosenText'
 import { CutLine } from './CutLine'
+import { Misspelt } from './Misspelt'
 import { Proposals } from './Proposals'
 import { Source } from './Source'
 import { TermPairs } from './TermPairs'
 import { TwoWordings } from './TwoWordings'
+import { useSpelling } from './useSpelling'
+import { useTaking } from './useTaking'
 import { useTerms } from './useTerms'
 import { useWriting } from './useWriting'
 
@@ -31,6 +34,7 @@ export interface CardHandle {
   putTerm: (number: number) => void
   addTerm: (place?: number) => void
   carry: () => void
+  spelling: () => void
   // The entry of its first term, or null.
   firstEntry: () => number | null
 }
@@ -56,21 +60,12 @@ export function Card(props: Props) {
   const target = useRef<TargetHandle>(null)
   const { data, isFetching } = useQuery(proposalsQuery(segment.id))
   const proposals = data?.proposals ?? NONE
-  const [chosen, setChosen] = useState(0)
   const { put, show, changed, confirm } = useWriting(segment, store, target)
   const terms = useTerms({ segment, project, target, say: onSay })
+  const spelling = useSpelling(project, target, onSay)
   const pending = store.outbox.pending(segment.id)
 
-  // number: of a proposal, 0 for the source; without one the chosen proposal is taken.
-  const take = (number = Math.min(chosen, proposals.length - 1) + 1) => {
-    const proposal = proposals[number - 1]
-    if (number === 0 || !proposal) {
-      if (number === 0) put(segment.source, { kind: 'source' })
-      return
-    }
-    setChosen(number - 1)
-    put(proposal.target, originOf(proposal))
-  }
+  const { chosen, take, choose } = useTaking(segment, proposals, put)
   const finish = () => {
     const value = target.current?.value() ?? segment.target
     if (!value.trim()) {
@@ -90,11 +85,12 @@ export function Card(props: Props) {
     selected: () => chosenText(target.current?.selected() ?? ''),
     undo: () => target.current?.undo(),
     redo: () => target.current?.redo(),
-    choose: (step) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step))),
+    choose,
     missingCode: () => target.current?.insertMissing(),
     putTerm: terms.putTerm,
     addTerm: terms.add,
     carry: terms.carry,
+    spelling: spelling.open,
     firstEntry: () => terms.pairs[0]?.entry ?? null,
   }))
 
@@ -126,8 +122,18 @@ export function Card(props: Props) {
             lang={project.target_lang ?? ''}
             describedBy={`source-${segment.id}`}
             onChange={changed}
+            onSpell={spelling.look}
             onDropped={() => onSay(t('translate.droppedCharacters'))}
           />
+          {spelling.word && (
+            <Misspelt
+              project={project}
+              word={spelling.word}
+              onTake={spelling.take}
+              onLearned={spelling.learned}
+              onClose={spelling.leave}
+            />
+          )}
           {pending?.trouble?.kind === 'changed' && (
             <TwoWordings {...{ segment, project, store }} entry={pending} onTheirs={show} />
           )}
@@ -138,6 +144,3 @@ export function Card(props: Props) {
     </div>
   )
 }
-
-const originOf = ({ kind, score, memory, unit }: Proposal): Origin =>
-  kind === 'file' || kind === 'earlier' ? { kind, score } : { kind: 'memory', score, memory, unit }

@@ -98,7 +98,10 @@ function Whole({ entry, project, found }: { entry: TermEntry; project: Project; 
       <p className="small quiet">
         {t('terms.changed', { date: longDate(entry.updated_at), by: entry.changed_by ?? '–' })}
       </p>
-      <Link className="link" to={`/termbases/${entry.termbase_id}?entry=${entry.id}`}>
+      <Link
+        className="link"
+        to={`/termbases/${entry.termbase_id}?text=${encodeURIComponent(own?.term ?? '')}`}
+      >
         {t('terms.edit')}
       </Link>
     </>

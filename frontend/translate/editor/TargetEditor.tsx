@@ -12,6 +12,7 @@ import type { Segment } from '../../shared/types'
 import { insertMissing } from './insertMissing'
 import { pasting } from './pasting'
 import { insertWord } from './insertWord'
+import { faultAt, lookAgain, spelling, type Misspelled } from './spelling'
 import { docOf, nodesOf, writtenOf } from './schema'
 
 export interface TargetHandle {
@@ -22,6 +23,11 @@ export interface TargetHandle {
   insertWord: (text: string, atStart?: string) => void
   selected: () => string
   insertMissing: () => void
+  // The misspelt word at the caret, or the first one.
+  misspelt: () => string | undefined
+  // Puts another word in its place.
+  correct: (text: string) => void
+  lookAgain: () => void
   undo: () => void
   redo: () => void
   value: () => string
@@ -33,21 +39,27 @@ interface Props {
   // The element that holds the source.
   describedBy: string
   onChange: (value: string) => void
+  onSpell: (text: string) => Promise<Misspelled[]>
   // Characters that no document can hold were left out of what was pasted.
   onDropped: () => void
   ref: Ref<TargetHandle>
 }
 
 const KEYS = keymap({ 'Mod-z': undo, 'Mod-y': redo, 'Shift-Mod-z': redo, Enter: () => true })
-const PLUGINS = () => [history(), KEYS, keymap(baseKeymap)]
+const PLUGINS = (look: (text: string) => Promise<Misspelled[]>) => [
+  history(),
+  KEYS,
+  keymap(baseKeymap),
+  spelling(look),
+]
 
-export function TargetEditor({ segment, lang, describedBy, onChange, onDropped, ref }: Props) {
+export function TargetEditor({ segment, lang, describedBy, onChange, onSpell, onDropped, ref }: Props) {
   const { t } = useTranslation()
   const place = useRef<HTMLDivElement>(null)
   const view = useRef<EditorView | null>(null)
-  const latest = useRef({ onChange, onDropped })
+  const latest = useRef({ onChange, onSpell, onDropped })
   useEffect(() => {
-    latest.current = { onChange, onDropped }
+    latest.current = { onChange, onSpell, onDropped }
   })
 
   useEffect(() => {
@@ -63,7 +75,10 @@ export function TargetEditor({ segment, lang, describedBy, onChange, onDropped, 
     const whenEmpty = { ...attributes, 'data-empty': t('translate.empty') }
     const editor = new EditorView(place.current, {
       attributes: (state) => (state.doc.childCount ? attributes : whenEmpty),
-      state: EditorState.create({ doc: docOf(segment.target, segment.codes), plugins: PLUGINS() }),
+      state: EditorState.create({
+        doc: docOf(segment.target, segment.codes),
+        plugins: PLUGINS((text) => latest.current.onSpell(text)),
+      }),
       ...pasting(segment.source, () => latest.current.onDropped()),
       dispatchTransaction(change) {
         const state = editor.state.apply(change)
@@ -108,6 +123,14 @@ function handleOf(view: { current: EditorView | null }, segment: Segment): Targe
     insertWord: (text, atStart = text) => within((editor) => insertWord(editor, text, atStart)),
     selected: () =>
       within(({ state }) => state.doc.textBetween(state.selection.from, state.selection.to, '')) ?? '',
+    misspelt: () => within(({ state }) => faultAt(state)?.word),
+    correct: (text) =>
+      within((editor) => {
+        const fault = faultAt(editor.state)
+        if (fault) editor.dispatch(closeHistory(editor.state.tr).insertText(text, fault.from, fault.to))
+        editor.focus()
+      }),
+    lookAgain: () => within(lookAgain),
     insertMissing: () => within((editor) => insertMissing(editor, segment.source, segment.codes)),
   }
 }

@@ -1,0 +1,25 @@
+# The spelling of a text that is being written, what a word may have been meant to be, and words she adds.
+module Api
+  class SpellingsController < BaseController
+    # params: word: what may have been meant.
+    def show = render(json: { suggestions: project.spelling.suggestions(params[:word].to_s) })
+
+    # params: text. Answers whether there is a dictionary, and the faults by their place in code points.
+    def create
+      checker = project.spelling
+      render json: { there: checker.there?, faults: checker.faults(params[:text].to_s).map(&:to_h) }
+    end
+
+    # params: word; where: "mine", "client" or "project".
+    def update
+      added = project.learn_word(params[:word].to_s, params[:where].to_s)
+      render json: { id: added.id }
+    end
+
+    # params: word: no longer one of hers.
+    def destroy
+      OwnWord.in_project(project).where(word: params[:word].to_s).destroy_all
+      head :no_content
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# The spelling of a project's translations: the dictionary of the target language, her words, and what is left
+# alone: things never to be translated, and the terms of its termbases.
+module Project::Spelling
+  WHERE = %w[mine client project].freeze
+
+  def spelling
+    Glossema::Spelling::Checker.new(target_lang.to_s, words: OwnWord.in_project(self).pluck(:word),
+      names: never_translated + names_of_terms)
+  end
+
+  # Takes a word into her words; where: of WHERE. Returns the record.
+  def learn_word(word, where)
+    place = { "client" => { client: client }, "project" => { project: self } }.fetch(where, {})
+    user.own_words.find_or_create_by!(word: word.strip, lang: Glossema::Languages.primary(target_lang),
+**place)
+  end
+
+  private
+
+  # Terms are right as they stand in a termbase.
+  def names_of_terms
+    ids = attached_termbases.usable.pluck(:termbase_id)
+    language = Glossema::Languages.primary(target_lang)
+    Term.where(termbase_id: ids, forbidden: false).where("lang = ? OR lang LIKE ?", language, "#{language}-%")
+      .pluck(:text)
+  end
+end
