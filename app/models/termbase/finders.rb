@@ -11,7 +11,8 @@ class Termbase::Finders
   class << self
     # The finder of a termbase for texts of a language. Its entries are called by the ids of their records.
     def of(termbase, tag)
-      key = [termbase.id, Glossema::Languages.primary(tag), tag]
+      # A number may be given again once its termbase is gone.
+      key = [termbase.id, termbase.created_at.to_f, tag]
       @lock.synchronize do
         held = @held.delete(key) || Held.new(-1, Glossema::Terms::Finder.new(tag))
         @held.shift if @held.size >= HELD

@@ -28,7 +28,10 @@ module Glossema
       def initialize(tag)
         path = File.join(FOLDER, "#{FILES[Languages.primary(tag)]}.txt")
         words = File.exist?(path) ? File.readlines(path, chomp: true, encoding: "UTF-8") : []
-        @ranks = words.each_with_index.to_h { |word, index| [Alike.fold(word), index + 1] }
+        # A word may stand in a list in more than one case; the most frequent counts.
+        @ranks = words.each_with_index.with_object({}) { |(word, index), all|
+          all[Alike.fold(word)] ||= index + 1
+        }
       end
 
       # 1 for the most frequent word, RARE for one that is not among the frequent ones.
