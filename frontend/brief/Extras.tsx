@@ -1,4 +1,5 @@
-// What else a project says: what it is about, words never to be used or translated, what its files are called.
+// What else a project says: what it is about, words never to be used or translated, what its files are
+// called.
 import { useTranslation } from 'react-i18next'
 import { LongInPlace } from '../shared/parts/LongInPlace'
 import { Row } from '../shared/parts/Row'

@@ -12,8 +12,8 @@ export function sendFiles(
   return upload(`/projects/${project}/documents`, form, progress)
 }
 
-// A new brief with these files, a template's if one is given; answers its number. Where the files do not get through, the empty brief goes
-// again.
+// A new brief with these files, a template's if one is given; answers its number. Where the files do not get
+// through, the empty brief goes again.
 export async function beginBrief(
   files: File[],
   progress: (share: number) => void,

@@ -1,5 +1,5 @@
-// The figures of a quote as a client reads them: a line for each band that has words, what it means, the sums;
-// and what each file holds.
+// The figures of a quote as a client reads them: a line for each band that has words, what it means, the
+// sums; and what each file holds.
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { less } from '../shared/quote'

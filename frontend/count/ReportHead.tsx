@@ -1,5 +1,5 @@
-// What a count says in a sentence; when and against what it was made; the one beside it; counting again; taking
-// it out.
+// What a count says in a sentence; when and against what it was made; the one beside it; counting again;
+// taking it out.
 import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'

@@ -1,4 +1,5 @@
-// A quick count under way: its files, the memories it is against, and its count, made once all files are read.
+// A quick count under way: its files, the memories it is against, and its count, made once all files are
+// read.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'

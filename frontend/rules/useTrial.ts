@@ -1,5 +1,5 @@
-// A text cut by the rules as they are now: tried a moment after the last key; an answer that comes late is not
-// shown.
+// A text cut by the rules as they are now: tried a moment after the last key; an answer that comes late is
+// not shown.
 import { useEffect, useState } from 'react'
 import type { RuleTrial } from '../shared/types'
 import { tryRules, type RulesOwner, type Tried } from './queries'

@@ -1,5 +1,5 @@
-// What a count costs, as the core computes it (Glossema::Counting::Quote): decimal arithmetic, a half goes up.
-// So that a change shows in the same frame; what is kept is computed by the core again.
+// What a count costs, as the core computes it (Glossema::Counting::Quote): decimal arithmetic, a half goes
+// up. So that a change shows in the same frame; what is kept is computed by the core again.
 import { Big } from 'big.js'
 import { BANDS, type Band, type Bands, type QuoteLine, type QuoteSums, type Rates } from './types'
 

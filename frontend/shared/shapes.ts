@@ -1,5 +1,5 @@
-// Shapes that no column of the database tells: parts of what the resources answer (named there by `typelize`),
-// and answers that are no record.
+// Shapes that no column of the database tells: parts of what the resources answer (named there by
+// `typelize`), and answers that are no record.
 import type { Document, MemoryChange, ReportLine } from './api-types'
 
 export type { Document, MemoryChange }

@@ -1,4 +1,5 @@
-// The one place where the component library's tokens are set. The roles themselves stand in styles/tokens.css.
+// The one place where the component library's tokens are set. The roles themselves stand in
+// styles/tokens.css.
 import { theme, type ThemeConfig } from 'antd'
 
 const light = {

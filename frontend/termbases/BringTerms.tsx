@@ -1,4 +1,5 @@
-// Terms brought into a termbase from a file: how they meet what is there, and what the columns of a table hold.
+// Terms brought into a termbase from a file: how they meet what is there, and what the columns of a table
+// hold.
 import { App, Button, Modal, Radio } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -1,4 +1,5 @@
-// The entries of a termbase that fit a search, a form for a new one on top, and those chosen put away together.
+// The entries of a termbase that fit a search, a form for a new one on top, and those chosen put away
+// together.
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query'
 import { Input } from 'antd'
 import { useState } from 'react'

@@ -1,5 +1,5 @@
-// Files dropped on Today become a brief of their own, which may begin with a template or with the language they
-// are translated into.
+// Files dropped on Today become a brief of their own, which may begin with a template or with the language
+// they are translated into.
 import { useCallback, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { beginBrief } from '../brief/dropping'

@@ -1,5 +1,5 @@
-// The keys of Translate: each runs its command wherever focus is, but while a character is being composed or a
-// dialog is open.
+// The keys of Translate: each runs its command wherever focus is, but while a character is being composed or
+// a dialog is open.
 import { useEffect } from 'react'
 import { commands } from '../shared/commands'
 import { KEYS, matches, proposalKey, termbaseKey, termKey, type Command } from '../shared/keys'

@@ -4,8 +4,8 @@ module Project::Spelling
   WHERE = %w[mine client project].freeze
 
   def spelling
-    Glossema::Spelling::Checker.new(target_lang.to_s, words: OwnWord.in_project(self).pluck(:word),
-      names: never_translated + names_of_terms)
+    own = OwnWord.in_project(self).pluck(:word)
+    Glossema::Spelling::Checker.new(target_lang.to_s, words: own + words_of_terms, names: never_translated)
   end
 
   # Takes a word into her words; where: of WHERE. Returns the record.
@@ -17,11 +17,11 @@ module Project::Spelling
 
   private
 
-  # Terms are right as they stand in a termbase.
-  def names_of_terms
+  # The words of its termbases are right.
+  def words_of_terms
     ids = attached_termbases.usable.pluck(:termbase_id)
     language = Glossema::Languages.primary(target_lang)
     Term.where(termbase_id: ids, forbidden: false).where("lang = ? OR lang LIKE ?", language, "#{language}-%")
-      .pluck(:text)
+      .pluck(:text).flat_map { |text| text.split(/[\s*]+/) }.uniq
   end
 end

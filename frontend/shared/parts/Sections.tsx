@@ -1,5 +1,5 @@
-// The terms of an entry, a line for each language, each with its status as a word; one not to be used is struck
-// through.
+// The terms of an entry, a line for each language, each with its status as a word; one not to be used is
+// struck through.
 import { Fragment } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Term, TermSection } from '../types'

@@ -1,4 +1,5 @@
-// The text a proposal would give, how its source differs from today's, what was adapted, and where it is from.
+// The text a proposal would give, how its source differs from today's, what was adapted, and where it is
+// from.
 import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
 import { markDifferences, type Marked } from '../../shared/differences'

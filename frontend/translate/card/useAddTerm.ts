@@ -1,5 +1,5 @@
-// A term added from what is marked in source and target, without a form: into the termbases that take new terms,
-// or into the one of a place.
+// A term added from what is marked in source and target, without a form: into the termbases that take new
+// terms, or into the one of a place.
 import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'

@@ -1,5 +1,5 @@
-// The spelling of the target being written: faults asked for, a word chosen to be mended, and once a word on a
-// language without a dictionary.
+// The spelling of the target being written: faults asked for, a word chosen to be mended, and once a word on
+// a language without a dictionary.
 import { useState, type RefObject } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../../shared/api'

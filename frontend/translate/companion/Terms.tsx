@@ -1,5 +1,5 @@
-// The whole entry of a term of the open segment: the project's target language first, then the others, what it
-// means, where else it stands, and who said so.
+// The whole entry of a term of the open segment: the project's target language first, then the others, what
+// it means, where else it stands, and who said so.
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
