@@ -8,10 +8,6 @@ RSpec.describe "Clients, counts and quotes" do
 
   before { sign_in(user) }
 
-  def upload(bytes, name) =
-    Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true,
-      original_filename: name)
-
   def client(**fields)
     post "/api/clients", params: { name: "Tarnholt Cargo Cycles" }, as: :json
     patch "/api/clients/#{body["id"]}", params: fields, as: :json

@@ -10,14 +10,6 @@ RSpec.describe "Cutting" do
 
   def rows = document.reload.segments.reload.map { |segment| [segment.source, segment.target, segment.state] }
 
-  def upload(bytes, name) =
-    Rack::Test::UploadedFile.new(
-      StringIO.new(bytes),
-      "application/octet-stream",
-      true,
-      original_filename: name
-    )
-
   def translate(targets)
     document.segments.each do |segment|
       targets[segment.source]&.then do |target|

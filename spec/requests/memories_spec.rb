@@ -12,14 +12,6 @@ RSpec.describe "Memories" do
 
   before { sign_in(user) }
 
-  def upload(bytes, name) =
-    Rack::Test::UploadedFile.new(
-      StringIO.new(bytes),
-      "application/octet-stream",
-      true,
-      original_filename: name
-    )
-
   def units(**params) =
     get("/api/memories/#{memory.id}/units", params: params) && body["units"].map { |unit| unit["source"] }
 

@@ -11,12 +11,6 @@ RSpec.describe "Termbases" do
 
   before { sign_in(user) }
 
-  def upload(bytes, name) =
-    Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true,
-      original_filename: name)
-
-  def body = response.parsed_body
-
   def entry(terms, **concept)
     { **concept, sections: terms.map { |lang, list|
       { lang: lang, terms: Array(list).map { |text|

@@ -4,6 +4,11 @@ module Talking
     post "/api/session", params: { email: user.email, password: "cargo-bicycle" }, as: :json
   end
 
+  # A file as a form sends it.
+  def upload(bytes, name) =
+    Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", true,
+      original_filename: name)
+
   def body = response.parsed_body
   def message = body.dig("error", "message")
 end
