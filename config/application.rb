@@ -27,6 +27,11 @@ module GlossemaApp
 
   class Application < Rails::Application
     config.load_defaults 7.2
+    # Keys of services are encrypted by keys of our own, made from the secret that lies with the data.
+    keys = ActiveSupport::KeyGenerator.new(GlossemaApp.secret, iterations: 1000)
+    config.active_record.encryption.primary_key = keys.generate_key("primary", 32).unpack1("H*")
+    config.active_record.encryption.deterministic_key = keys.generate_key("deterministic", 32).unpack1("H*")
+    config.active_record.encryption.key_derivation_salt = keys.generate_key("salt", 32).unpack1("H*")
     config.autoload_lib(ignore: %w[tasks memory_commands.rb])
     config.generators.system_tests = nil
     config.time_zone = "UTC"

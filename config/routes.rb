@@ -34,12 +34,23 @@ Rails.application.routes.draw do
     resources :termbases, only: %i[index show create update destroy] do
       resources :entries, only: %i[index create], controller: "term_entries"
       resource :deletion, only: :create, controller: "term_deletions"
+      resource :edits, only: :create, controller: "term_edits"
       resource :exchange, only: %i[show create], controller: "term_exchanges"
       resource :table, only: :create, controller: "term_tables"
       resources :acts, only: :index, controller: "termbase_acts"
+      resources :candidates, only: %i[index create], controller: "term_candidates"
     end
-    resources :term_entries, only: %i[show update]
-    resources :termbase_acts, only: :destroy
+    resources :term_entries, only: %i[show update] do
+      resources :versions, only: :index, controller: "term_versions"
+      resource :picture, only: %i[show update destroy], controller: "term_pictures"
+    end
+    resources :termbase_acts, only: %i[show destroy]
+    resources :term_candidates, only: :update
+    resource :machine_ledger, only: :show
+    resources :machine_services, only: %i[index create update destroy] do
+      post :try, on: :member
+    end
+    resources :pretranslations, only: %i[show update destroy]
     resources :units, only: %i[show update], controller: "memory_units"
     resources :changes, only: %i[update destroy], controller: "memory_changes"
     resources :projects, only: %i[show create update destroy] do
@@ -55,24 +66,40 @@ Rails.application.routes.draw do
       resources :segments, only: :index
       resource :cut_look, only: :create
       resources :acts, only: %i[index destroy], controller: "project_acts"
+      resources :pretranslations, only: :create
+      resource :replacements, only: %i[show create]
       resource :concordance, only: :show
       resources :terms, only: :create
+      resource :term_places, only: :show
       resource :spelling, only: %i[show create update destroy]
       resources :deliveries, only: %i[index create]
+      resources :notes, only: %i[index create]
+      resource :narrowing, only: :show
+      resource :findings, only: :update
+      resources :findings, only: :index
+      resources :let_stands, only: :create
+      resource :post_editing, only: :show, controller: "post_editing"
+      resource :question_sheet, only: %i[show create]
     end
     resources :documents, only: %i[update destroy] do
       resource :page, only: :show
+      resource :finished_file, only: :show
       resource :reading, only: %i[create destroy]
       resource :version, only: %i[create update destroy], controller: "versions_of_files"
     end
     resources :segments, only: :update do
       resources :proposals, only: :index
       resource :terms, only: :show, controller: "segment_terms"
+      resource :outlook, only: :show
+      resource :machine, only: :show, controller: "machine_proposals"
+      resource :findings, only: :show, controller: "segment_findings"
       resources :versions, only: %i[index create]
       resource :cut, only: %i[create destroy]
       resource :repeats, only: %i[create destroy]
     end
     resources :deliveries, only: :show
+    resources :notes, only: %i[update destroy]
+    resources :let_stands, only: :destroy
     resources :delivered_files, only: :show
   end
   get "/up", to: "shell#up"

@@ -25,7 +25,7 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_attachments_of_memories_on_memory_id" ON "attachments_of_memories" ("memory_id");
 CREATE UNIQUE INDEX "index_attachments_of_memories_on_project_id_and_memory_id" ON "attachments_of_memories" ("project_id", "memory_id");
 CREATE INDEX "index_attachments_of_memories_on_project_id" ON "attachments_of_memories" ("project_id");
-CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, CONSTRAINT "fk_rails_21c421fd41"
+CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, CONSTRAINT "fk_rails_21c421fd41"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
@@ -251,7 +251,81 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_own_words_on_user_id" ON "own_words" ("user_id");
 CREATE INDEX "index_own_words_on_client_id" ON "own_words" ("client_id");
 CREATE INDEX "index_own_words_on_project_id" ON "own_words" ("project_id");
+CREATE TABLE IF NOT EXISTS "term_candidates" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_id" integer NOT NULL, "termbase_act_id" integer NOT NULL, "accepted_id" integer, "lang" varchar NOT NULL, "target_lang" varchar, "text" varchar NOT NULL, "folded" varchar NOT NULL, "translation" varchar, "count" integer NOT NULL, "score" float NOT NULL, "examples" json DEFAULT '[]' NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_5e11bb9aab"
+FOREIGN KEY ("termbase_id")
+  REFERENCES "termbases" ("id")
+, CONSTRAINT "fk_rails_83a2e65b1b"
+FOREIGN KEY ("termbase_act_id")
+  REFERENCES "termbase_acts" ("id")
+, CONSTRAINT "fk_rails_ba5a790951"
+FOREIGN KEY ("accepted_id")
+  REFERENCES "termbase_acts" ("id")
+);
+CREATE INDEX "index_term_candidates_on_termbase_id" ON "term_candidates" ("termbase_id");
+CREATE INDEX "index_term_candidates_on_termbase_act_id" ON "term_candidates" ("termbase_act_id");
+CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accepted_id");
+CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
+CREATE TABLE IF NOT EXISTS "machine_services" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "address" varchar NOT NULL, "http_method" varchar DEFAULT 'post' NOT NULL, "headers" json DEFAULT '{}' NOT NULL, "key" text, "request" text NOT NULL, "answer" varchar NOT NULL, "batch" integer DEFAULT 20 NOT NULL, "markup" boolean DEFAULT 1 NOT NULL, "instructions" text DEFAULT '' NOT NULL, "active" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "languages" json DEFAULT '[]' NOT NULL, "price" decimal(10,4), "currency" varchar DEFAULT 'EUR' NOT NULL, CONSTRAINT "fk_rails_47db2f6562"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_machine_services_on_user_id" ON "machine_services" ("user_id");
+CREATE TABLE IF NOT EXISTS "machine_answers" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "machine_service_id" integer NOT NULL, "digest" varchar NOT NULL, "target" text NOT NULL, "lost" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_f43a905137"
+FOREIGN KEY ("machine_service_id")
+  REFERENCES "machine_services" ("id")
+);
+CREATE INDEX "index_machine_answers_on_machine_service_id" ON "machine_answers" ("machine_service_id");
+CREATE UNIQUE INDEX "index_machine_answers_on_machine_service_id_and_digest" ON "machine_answers" ("machine_service_id", "digest");
+CREATE TABLE IF NOT EXISTS "machine_requests" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "machine_service_id" integer NOT NULL, "project_id" integer, "client" varchar, "texts" integer NOT NULL, "characters" integer NOT NULL, "outcome" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "cost" decimal(12,6), "currency" varchar, CONSTRAINT "fk_rails_2a8300d226"
+FOREIGN KEY ("machine_service_id")
+  REFERENCES "machine_services" ("id")
+, CONSTRAINT "fk_rails_41a4303498"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+ ON DELETE SET NULL);
+CREATE INDEX "index_machine_requests_on_machine_service_id" ON "machine_requests" ("machine_service_id");
+CREATE INDEX "index_machine_requests_on_project_id" ON "machine_requests" ("project_id");
+CREATE TABLE IF NOT EXISTS "notes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "document_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "kind" varchar DEFAULT 'note' NOT NULL, "text" text NOT NULL, "answer" text DEFAULT '' NOT NULL, "answered_by" varchar, "answered_at" datetime(6), "settled_at" datetime(6), "source" text, "unit" varchar, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_99e097b079"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_cc6562712f"
+FOREIGN KEY ("document_id")
+  REFERENCES "documents" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_f2cf00e6f9"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_7f2323ad43"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE SET NULL);
+CREATE INDEX "index_notes_on_project_id" ON "notes" ("project_id");
+CREATE INDEX "index_notes_on_document_id" ON "notes" ("document_id");
+CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
+CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
+CREATE TABLE IF NOT EXISTS "checked_segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "segment_id" integer NOT NULL, "digest" varchar NOT NULL, "findings" json DEFAULT '[]' NOT NULL, CONSTRAINT "fk_rails_f6e22654d1"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+ ON DELETE CASCADE);
+CREATE UNIQUE INDEX "index_checked_segments_on_segment_id" ON "checked_segments" ("segment_id");
+CREATE TABLE IF NOT EXISTS "let_stands" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bc4f11c023"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_dae7d8a1e9"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+ ON DELETE CASCADE, CONSTRAINT "fk_rails_a7d433e0ca"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE SET NULL);
+CREATE INDEX "index_let_stands_on_project_id" ON "let_stands" ("project_id");
+CREATE INDEX "index_let_stands_on_segment_id" ON "let_stands" ("segment_id");
+CREATE INDEX "index_let_stands_on_user_id" ON "let_stands" ("user_id");
+CREATE UNIQUE INDEX "index_let_stands_on_project_id_and_digest" ON "let_stands" ("project_id", "digest");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126150000'),
+('20261126140000'),
+('20261126130000'),
+('20261126120000'),
 ('20261126110000'),
 ('20261126100000'),
 ('20261126090000'),

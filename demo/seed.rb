@@ -44,6 +44,8 @@ module Demo
       guide = kiln_guide
       leaflet = untouched
       manual = half_translated
+      make_service
+      make_notes(manual)
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
     end
@@ -57,7 +59,26 @@ module Demo
       @office.give(@clients[PELL], [[@life, "deliver", 0]])
     end
 
+    # The stand-in, allowed for one client.
+    def make_service
+      @user.machine_services.create!(name: "Stand-in", key: "stand-in", active: true,
+        address: "http://127.0.0.1:#{ENV.fetch("MT_PORT", "3900")}/translate", **Machine::TEMPLATES["lists"])
+      @clients[TARNHOLT].update!(machine: true)
+    end
+
     # The manual counted without memories, to lay beside; a quote that was accepted, and one that is open.
+    # A remark for herself, a question that is open and one that was answered.
+    def make_notes(project)
+      Note.add(project.documents.first, "Torques always with a no-break space before Nm.", by: @user)
+      on = ->(words) { project.segments.find_by!("source LIKE ?", "%#{words}%") }
+      load = "Is “full load” the permitted total weight, or whatever lies on the deck?"
+      Note.add(on["while the full load rests"], load, by: @user, kind: "question")
+      asked = Note.add(on["after about 30 stops"], "Does this hold for the front brake too?", by: @user,
+        kind: "question")
+      asked.answer_with("Yes, for both brakes.", by: TARNHOLT)
+      on["Do not shift while"].update!(marked: true)
+    end
+
     def make_counts(manual, leaflet, guide)
       @office.count(manual, against: [])
       @office.quote(@office.count(manual), "accepted")

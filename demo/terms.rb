@@ -19,7 +19,7 @@ module Demo
     # Makes both; projects: those that use them; client: whom the first belongs to.
     def furnish(client, projects)
       own = @user.termbases.create!(name: "Tarnholt, terms", client: client)
-      Termbase::Import.new(own, by: @user).run(File.binread(TEXTS), "terms.tsv")
+      Termbase::Import.begin(own, File.binread(TEXTS), "terms.tsv", by: @user)
       general = @user.termbases.create!(name: "General, en–it")
       general.act("add", by: @user, summary: "manual · manuale") do |recorder|
         GENERAL.each { |texts| recorder.add(entry(texts)) }
@@ -29,9 +29,19 @@ module Demo
       }
       projects.each { |project| project.attach_termbases(rows) }
       client.update!(termbases: rows.map(&:stringify_keys))
+      look(own, projects.first)
     end
 
     private
+
+    # Candidates wait; of two she decided already.
+    def look(termbase, project)
+      place = { "project_id" => project.id, "name" => project.name }
+      Termbase::Look.new(Termbase::Look.note(termbase, place, project.counted_languages, by: @user)).run
+      { "ride" => "refused", "seat" => "later" }.each do |text, state|
+        termbase.candidates.find_by(text: text)&.decide(state)
+      end
+    end
 
     def entry(texts)
       sections = %w[en it nl].zip(texts).map do |tag, text|

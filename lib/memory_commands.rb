@@ -3,7 +3,7 @@ require "glossema/cli"
 require_relative "side_by_side"
 
 class MemoryCommands < Glossema::Cli
-  COMMANDS = %w[memory count complete].freeze
+  COMMANDS = %w[memory count complete pretranslate].freeze
   ACTIONS = %w[create import export lookup list].freeze
 
   # Loads the application and prepares its data folder where there is none yet; then runs the command. Returns
@@ -42,6 +42,29 @@ class MemoryCommands < Glossema::Cli
     send("memory_#{action}")
   end
 
+  # A file translated ahead from memories, as XLIFF 2.1.
+  def pretranslate
+    path = argument("FILE")
+    languages = [need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")]
+    output = @options[:output] or raise Glossema::Refused.new("usage.missing", name: "-o OUT.xlf")
+    memories = (@options[:memories].to_a + @arguments).map { |name| named(name) }
+    if memories.empty? && @options[:machine].nil?
+      raise Glossema::Refused.new("usage.missing", name: "--memory NAME")
+    end
+
+    opened = document(path)
+    found = pretranslated(opened, memories, languages)
+    rows = opened.segments.zip(found).map { |segment, result| bilingual(segment, result) }
+    File.write(output, Glossema::Exchange::Xliff.write(@file_name, languages, rows))
+    kinds = found.map { |result| result ? result.kind : "none" }.tally
+    say(
+      "segments" => rows.size,
+      "words" => opened.segments.sum { |segment| Glossema::Counting::Count.of(segment.content).words },
+      "origins" => Glossema::Pretranslation::KINDS.to_h { |kind| [kind, kinds.fetch(kind, 0)] }
+    )
+    DONE
+  end
+
   # What may follow each prefix, in its target language.
   def complete
     memory = named(argument("MEMORY"))
@@ -68,18 +91,57 @@ class MemoryCommands < Glossema::Cli
 
   private
 
+  def pretranslated(opened, memories, languages)
+    Glossema::Forms::Dates.prepare(*languages)
+    lookup = Glossema::Matching::Lookup.new(memories.map { |memory| Memory::Store.new(memory) },
+      terms: Memory::KnownTerms.new(memories))
+    ahead = Glossema::Pretranslation.new(lookup, threshold: @options[:threshold] || 75,
+      machine: machine(languages))
+    ahead.of(queries(opened, languages)) { |list, best| SideBySide.map(list, &best) }
+  end
+
+  # The service at the address that was given, or nil; its key stands in MT_KEY.
+  def machine(languages)
+    address = @options[:machine] or return
+    service = Machine.lists(address, ENV.fetch("MT_KEY", "stand-in"))
+    Machine::Connector.new(service, source_lang: languages[0], target_lang: languages[1])
+  end
+
+  def bilingual(segment, result)
+    Glossema::Exchange::Xliff::Row.new(
+      id: segment.id, unit: segment.unit.id, source: segment.content, note: segment.unit.note,
+      target: result&.target, state: result ? "draft" : "untouched",
+      origin: result && { "kind" => result.kind, "score" => result.score, "memory" => result.memory,
+                          "source" => result.source }
+    )
+  end
+
+  # A query for each segment of a document, with its neighbours.
+  def queries(opened, languages)
+    keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
+    opened.segments.each_with_index.map do |segment, index|
+      Glossema::Matching::Query.new(
+        content: segment.content, source_lang: languages[0], target_lang: languages[1],
+        previous: index.zero? ? nil : keys[index - 1], next: keys[index + 1], key: segment.unit.key
+      )
+    end
+  end
+
   def looked_ahead(model, source, finder, languages)
     found = finder ? finder.find(source) : []
-    Glossema::Completion::Ahead.new(
-      model, source,
+    outlook = Glossema::Completion::Outlook.of(
+      [model], source,
       terms: found.flat_map { |one| one.entry.in(languages[1]).flat_map(&:usable).map(&:written) }.uniq,
       carried: Glossema::Forms::Carried.in(source, *languages).map(&:target)
     )
+    Glossema::Completion::Ahead.new(outlook)
   end
 
   def more_options(parser)
     parser.on("--against MEMORY") { |value| @options[:against] = value }
     parser.on("--threshold N", Integer) { |value| @options[:threshold] = value.clamp(1, 100) }
+    parser.on("--machine URL") { |value| @options[:machine] = value }
+    parser.on("--memory NAME") { |value| (@options[:memories] ||= []) << value }
     parser.on("--different WAY", %w[both newer]) { |value| @options[:different] = value }
   end
 
@@ -118,8 +180,6 @@ class MemoryCommands < Glossema::Cli
     raise Glossema::Refused.new("missing", path: path) unless File.file?(path)
 
     @file_name = File.basename(path)
-    # A file that is written all over is not worth mapping into memory.
-    Memory::Index.connection.execute("PRAGMA mmap_size = 0")
     columns = @options[:format].empty? ? {} : { "columns" => @options[:format] }
     change =
       memory.acts.create!(
@@ -204,21 +264,10 @@ class MemoryCommands < Glossema::Cli
     return super unless name
 
     memory = known[name]
-    keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
-    queries =
-      opened.segments.each_with_index.map do |segment, index|
-        query(
-          segment.content,
-          memory,
-          previous: index.zero? ? nil : keys[index - 1],
-          next: keys[index + 1],
-          key: segment.unit.key
-        )
-      end
     lookup = Glossema::Matching::Lookup.new([Memory::Store.new(memory)])
     found =
-      SideBySide.map(queries) do |query|
-        match = lookup.matches(query, threshold: 50, limit: 1).first
+      SideBySide.map(queries(opened, [memory.source_lang, memory.target_lang])) do |query|
+        match = lookup.best(query, Glossema::Counting::Bands::FLOORS.keys)
         match && Glossema::Matching::Match.new(kind: match.kind, score: match.score, raw: match.raw)
       end
     opened.segments.map(&:content).zip(found)

@@ -16,10 +16,13 @@ class Client < ApplicationRecord
   scope :present, -> { where(put_away_at: nil) }
   validates :name, presence: true, uniqueness: { scope: :user_id, message: "is a client already" }
   validates :valid_days, numericality: { only_integer: true, in: 1..365 }
-  validate :memories_are_hers
+  validates :on_open, inclusion: { in: User::Preferences::ON_OPEN }, allow_nil: true
+  validate :memories_are_hers, :termbases_are_hers
   before_validation do
+    self.on_open = on_open.presence
     self.code = code.presence || name.to_s.scan(/\p{L}+/).map { |word| word.first(3).upcase }.first || "PRJ"
     LISTS.each { |list| self[list] = Array(self[list]).map { |text| text.to_s.strip }.compact_blank.uniq }
+    [*never_used, *never_translated].each { |item| Glossema::Terms::Listed.check(item) }
     Pattern.check(reference_pattern) if reference_pattern.present?
     FileNaming.check(file_pattern) if file_pattern.present?
   end
@@ -80,5 +83,18 @@ class Client < ApplicationRecord
     return if memories.all? { |row| known.include?(row["learns"]) && user.memories.exists?(row["memory_id"]) }
 
     errors.add(:base, "One of the memories is not there any more")
+  end
+
+  def termbases_are_hers
+    flags = Project::Terms::FIELDS - ["termbase_id"]
+    self.termbases =
+      Array(termbases).map do |row|
+        row = row.to_h.stringify_keys
+        { "termbase_id" => row["termbase_id"].to_i,
+          **flags.to_h { |flag| [flag, ActiveModel::Type::Boolean.new.cast(row[flag]) || false] } }
+      end
+    return if termbases.all? { |row| user.termbases.exists?(row["termbase_id"]) }
+
+    errors.add(:base, "One of the termbases is not there any more")
   end
 end

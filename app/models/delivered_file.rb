@@ -7,9 +7,8 @@ class DeliveredFile < ApplicationRecord
   # taken: the names there are in this delivery already.
   def self.write(delivery, document, taken)
     opened = document.opened
-    targets = document.targets
-    states = opened.bilingual? ? document.states : {}
-    bytes = opened.write(targets, target_language: document.project.target_lang, states: states)
+    targets, states = document.targets, document.states_of(opened)
+    bytes = document.written(opened)
     proof = Glossema::Proof.new(opened, bytes, targets, states: states)
     file =
       create!(

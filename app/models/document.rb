@@ -116,6 +116,14 @@ class Document < ApplicationRecord
     }
   end
 
+  # Its bytes with the translation as it is now.
+  def written(opened = self.opened)
+    opened.write(targets, target_language: project.target_lang, states: states_of(opened))
+  end
+
+  # Only bilingual files hold states.
+  def states_of(opened) = opened.bilingual? ? states : {}
+
   # Keeps the page that the file looks like, and answers it.
   def keep_page(opened)
     html =

@@ -22,12 +22,17 @@ class Project < ApplicationRecord
     inverse_of: :project
   has_many :memories, through: :attachments
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
+  has_many :notes, dependent: :delete_all
+  has_many :let_stands, dependent: :delete_all
   has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
   has_many_attached :reference_files
 
   validate :languages_are_tags
-  before_validation { FileNaming.check(file_pattern) if file_pattern.present? }
+  before_validation do
+    FileNaming.check(file_pattern) if file_pattern.present?
+    [*never_used, *never_translated].each { |item| Glossema::Terms::Listed.check(item) }
+  end
   scope :begun, -> { where.not(begun_at: nil) }
   scope :put_away, -> { where.not(put_away_at: nil) }
 
@@ -111,9 +116,21 @@ class Project < ApplicationRecord
     list = attachments.usable.includes(:memory).to_a
     Glossema::Matching::Lookup.new(
       list.map { |attachment| Memory::Store.new(attachment.memory, attachment.penalty) },
-      terms: terms ? Memory::KnownTerms.new(list.map(&:memory)) : nil
+      terms: terms ? Project::KnownTerms.new(self, list.map(&:memory)) : nil
     )
   end
+
+  # Takes back what an act wrote into segments, by its tag, and nobody changed since.
+  def take_back(tag, by:)
+    memories = attachments.learning("confirm").includes(:memory).map(&:memory)
+    segments.where("json_extract(origin, '$.act') = ?", tag).find_each do |segment|
+      segment.back_before(tag, memories, by)
+    end
+    announce("recut")
+  end
+
+  # Words confirmed since midnight of hers.
+  def words_today = segments.where(confirmed_at: user.zone.now.all_day).sum(:words)
 
   def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })
 

@@ -1,11 +1,19 @@
 # Something done to a project as a whole: rules, cuts, files. It stands in "what was done" and can be taken
 # back from there at any later time; what was translated since stays with its text.
 class ProjectAct < ApplicationRecord
-  KINDS = %w[rules settings split join version put-back file-in file-out].freeze
+  KINDS = %w[rules settings split join version put-back file-in file-out pretranslation replacement
+             fixes].freeze
 
   belongs_to :project
   belongs_to :user, optional: true
+  has_one_attached :plan
   validates :kind, inclusion: { in: KINDS }
+
+  # Those that were done: a look by itself changes nothing.
+  scope :finished, -> {
+    where.not(kind: Pretranslation::KIND)
+      .or(where("json_extract(facts, '$.state') IN ('writing', 'done')"))
+  }
 
   def self.note(project, by, kind, name: "", facts: {}, before: {})
     create!(project: project, user: by, kind: kind, name: name, facts: facts, before: before)
@@ -22,6 +30,7 @@ class ProjectAct < ApplicationRecord
     when "version", "put-back" then undo_version(by)
     when "file-in" then document.put_away(by: by, noted: false)
     when "file-out" then document.bring_back
+    else undo_written(by)
     end
     update!(undone_at: Time.current)
   end
@@ -31,6 +40,15 @@ class ProjectAct < ApplicationRecord
   def document
     project.documents_of_any_role.find_by(id: before["document_id"]) ||
       raise(Glossema::Refused.new("file-gone"))
+  end
+
+  # What wrote into many segments at once.
+  def undo_written(by)
+    case kind
+    when "pretranslation" then Pretranslation.new(self).undo(by: by)
+    when "replacement" then Replacement.undo(self, by: by)
+    when "fixes" then Project::Fixing.undo(self, by: by)
+    end
   end
 
   def undo_rules(by)

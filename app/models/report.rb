@@ -41,7 +41,7 @@ class Report < ApplicationRecord
     )
   end
 
-  # segments: those counted, in order; rows: [Content, best match or nil] of each.
+  # segments: those counted, in order; rows: of each as Report::Matching#rows answers them.
   def fill(segments, rows)
     names = project.documents.index_by(&:id)
     files =
@@ -49,8 +49,7 @@ class Report < ApplicationRecord
         facts = { "format" => names[id]&.format, "document_id" => id }
         { name: names[id]&.name.to_s, facts: facts, rows: own.map(&:last) }
       end
-    # A language nobody named yet is taken for English where numbers are compared.
-    value = Glossema::Counting::Report.of(files, [source_lang || "en", target_lang || "en"])
+    value = Glossema::Counting::Report.of(files, project.counted_languages)
     update!(state: "ready", done: total, figures: value.to_h)
   end
 

@@ -5,6 +5,10 @@ class TermEntry < ApplicationRecord
   has_many :terms, dependent: :delete_all, inverse_of: :entry
   has_many :versions, class_name: "TermEntryVersion", dependent: nil, inverse_of: :entry
 
+  has_one_attached :image
+
+  IMAGE_BYTES = 2 << 20
+
   scope :there, -> { where(deleted_at: nil) }
   validate { errors.add(:base, "An entry needs a term") if entry.terms.empty? }
   before_save { self.subject = data["subject"] }
@@ -23,6 +27,15 @@ class TermEntry < ApplicationRecord
         { **old.slice("extras", "definition", "note"), **section, "terms" => terms }
       end
     data.merge(given).merge("sections" => sections)
+  end
+
+  # file: an uploaded picture. Raises Refused "picture-wrong".
+  def take_image(file)
+    if file.size > IMAGE_BYTES || Client::LOGO_TYPES.exclude?(Marcel::MimeType.for(file.tempfile))
+      raise Glossema::Refused.new("picture-wrong", name: file.original_filename)
+    end
+
+    image.attach(file)
   end
 
   # As the core knows it.

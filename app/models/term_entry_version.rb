@@ -4,8 +4,6 @@ class TermEntryVersion < ApplicationRecord
   belongs_to :entry, class_name: "TermEntry", foreign_key: :term_entry_id, inverse_of: :versions
 
   def restore(revision)
-    return entry.update!(deleted_at: Time.current, revision: revision) if data.nil?
-
     entry.update!(data: data, deleted_at: deleted ? Time.current : nil, revision: revision)
   end
 end

@@ -13,6 +13,7 @@ class User < ApplicationRecord
   has_many :all_projects, class_name: "Project", dependent: :destroy, inverse_of: :user
   has_many :put_aways, dependent: :destroy
   has_many :memories, dependent: nil
+  has_many :machine_services, dependent: :destroy
   has_many :termbases, dependent: nil
   has_many :own_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }

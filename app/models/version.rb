@@ -2,4 +2,7 @@
 class Version < ApplicationRecord
   belongs_to :segment
   belongs_to :user, optional: true
+
+  # Of what was written; codes the source lost since are left out.
+  def content = Glossema::Content.from_written(target)
 end

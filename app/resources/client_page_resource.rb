@@ -2,8 +2,10 @@
 class ClientPageResource < ApplicationResource
   typelize_from Client
 
-  typelize people: "Person[]", subjects: "string[]", never_used: "string[]", never_translated: "string[]"
-  typelize memories: "StandingMemory[]", work: "ClientWork", has_logo: "boolean", has_rules: "boolean"
+  typelize on_open: "OnOpen | null", people: "Person[]", subjects: "string[]", never_used: "string[]",
+    never_translated: "string[]"
+  typelize memories: "StandingMemory[]", termbases: "AttachedTermbase[]"
+  typelize work: "ClientWork", has_logo: "boolean", has_rules: "boolean"
 
   attributes :id,
     :name,
@@ -19,7 +21,8 @@ class ClientPageResource < ApplicationResource
     :machine,
     :notes,
     :conditions,
-    :valid_days
+    :valid_days,
+    :on_open
   attribute(:has_logo) { |client| client.logo.attached? }
   attribute(:has_rules) { |client| client.rules.present? }
   attribute(:memories) do |client|
@@ -27,6 +30,13 @@ class ClientPageResource < ApplicationResource
     client.memories.filter_map do |row|
       memory = known[row["memory_id"]] or next
       row.merge(memory.slice(:name, :source_lang, :target_lang)).merge("units" => memory.units.count)
+    end
+  end
+  attribute(:termbases) do |client|
+    known = client.user.termbases.present.where(id: client.termbases.pluck("termbase_id")).index_by(&:id)
+    client.termbases_there.map do |row|
+      termbase = known.fetch(row["termbase_id"])
+      row.merge("name" => termbase.name, "entries" => termbase.entries.there.count)
     end
   end
   attribute(:work) do |client|

@@ -21,8 +21,13 @@ class ProjectResource < ApplicationResource
     :file_pattern,
     :never_used,
     :never_translated
+  # What her work for this client begins with, where that is set.
+  typelize "OnOpen | null"
+  attribute(:on_open) { |project| project.client&.on_open }
   attribute(:client) { |project| project.client&.name }
   attribute(:words) { |project| project.words_by_state }
+  typelize "number"
+  attribute(:words_today) { |project| project.words_today }
   attribute(:memories) do |project|
     project
       .attachments

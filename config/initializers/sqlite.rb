@@ -1,3 +1,25 @@
+# How much of a database is read where the system has it in memory already, instead of being copied: all that
+# SQLite allows.
+module ReadInPlace
+  BYTES = 2_147_418_112
+
+  # A database that is written all over is not worth mapping into memory.
+  def self.without
+    connection = ApplicationRecord.connection.raw_connection
+    connection.execute("PRAGMA mmap_size = 0")
+    yield
+  ensure
+    connection&.execute("PRAGMA mmap_size = #{BYTES}")
+  end
+
+  private
+
+  def configure_connection
+    super
+    @raw_connection.execute("PRAGMA mmap_size = #{BYTES}")
+  end
+end
+
 # How a connection waits for a database that another one is writing to. Rails sets SQLite's own time-out,
 # which waits while holding Ruby's global lock: in one process the thread that has the database then cannot
 # finish, and nobody gets on. This handler sleeps in Ruby instead, so that the others go on meanwhile.
@@ -21,6 +43,7 @@ module TakenBackAlready
 end
 
 ActiveSupport.on_load(:active_record_sqlite3adapter) do
+  prepend ReadInPlace
   prepend WaitingForTheDatabase
   prepend TakenBackAlready
 end

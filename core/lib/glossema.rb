@@ -8,6 +8,10 @@ module Glossema
   autoload :Spelling, "glossema/spelling"
   autoload :Terms, "glossema/terms"
   autoload :Completion, "glossema/completion"
+  autoload :Machine, "glossema/machine"
+  autoload :Replacing, "glossema/replacing"
+  autoload :Pretranslation, "glossema/pretranslation"
+  autoload :Checks, "glossema/checks"
 end
 
 require "glossema/refusals"
@@ -35,6 +39,7 @@ require "glossema/matching/grams"
 require "glossema/matching/adapted"
 require "glossema/matching/term_change"
 require "glossema/matching/lookup"
+require "glossema/matching/assembly"
 require "glossema/matching/pool"
 require "glossema/counting/likeness"
 require "glossema/counting/report"
@@ -49,9 +54,17 @@ require "glossema/proof"
 require "glossema/pseudo"
 require "glossema/revision"
 require "glossema/exchange/element_stream"
+require "glossema/exchange/xliff"
 require "glossema/exchange/tmx"
 require "glossema/exchange/tbx"
 require "glossema/exchange/unit_reader"
 require "glossema/exchange/table_columns"
 require "glossema/exchange/term_table"
 require "glossema/exchange/term_file"
+
+module Glossema
+  module Exchange
+    autoload :WordTable, "glossema/exchange/word_table"
+    autoload :QuestionSheet, "glossema/exchange/question_sheet"
+  end
+end

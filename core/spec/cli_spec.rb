@@ -135,6 +135,80 @@ RSpec.describe "bin/glossema" do
     expect([rows.first["examples"].size, rows.first["score"].positive?, status]).to eq([2, true, 0])
   end
 
+  describe "check" do
+    def check(rows, *more)
+      File.write("a.tsv", rows.map { |row| row.join("\t") }.join("\n"))
+      glossema("check", "a.tsv", "--source-lang", "en", "--target-lang", "it", *more)
+    end
+
+    it "says what is wrong row by row, and answers no when something must be fixed" do
+      rows = [["It weighs 12 kg {net}.", "Pesa 13 kg {net}."], ["only one side"], ["Stop.", "Fermo,, ora."],
+              [" Stop ", " Fermo "]]
+      found, _, status = check(rows)
+      expect(found.map { |one| one.values_at("segment", "code", "level", "source", "target", "fix") }).to eq([
+        [1, "number-missing", "must-fix", [[10, 12]], [[5, 7]], nil],
+        [2, "target-empty", "must-fix", [[0, 13]], [], nil],
+        [3, "mark-double", "look", [], [[5, 7]], "Fermo, ora."]
+      ])
+      expect(found.first["message"]).to eq("12 became 13.")
+      expect(status).to eq(1)
+      expect(check([["Stop.", "Fermo."], ["Stop..", "Fermo,, ora."]]).last).to eq(0)
+    end
+
+    it "checks terms, XLIFF, PO and TMX" do
+      File.write("t.csv", "en,it\nchain,catena\n")
+      found, = check([["Oil the chain.", "Oliare il nastro."]], "--termbase", "t.csv")
+      expect(found.map { |one| one["message"] }).to eq(["“chain” is catena in the termbase."])
+      %w[course.xlf app.po].each do |name|
+        found, _, status = glossema("check", "#{Files::DEMO}/#{name}", "--source-lang", "en",
+          "--target-lang", "it")
+        expect([found.map { |one| one["code"] }.uniq, status]).to eq([["target-empty"], 1])
+      end
+      found, = glossema("check", "#{Files::DEMO}/course.tmx", "--source-lang", "en", "--target-lang", "it")
+      expect(found).to eq([])
+    end
+
+    it "runs the checks of a profile and those of her own, and gives up one that runs away (own-slow)" do
+      File.write("p.json", JSON.generate(
+        "checks" => { "mark-double" => { "level" => "off" }, "number-missing" => { "level" => "look" } },
+        "own" => [{ "name" => "Form", "source" => "Press", "target" => "Premi\\b", "message" => "verb" },
+                  { "name" => "Slow", "target" => "(a|aa)+$", "message" => "x" }]
+      ))
+      rows = [["Press 1,, now", "Premi 2,, ora"], ["b", "#{"a" * 60}!"]]
+      found, errors, status = check(rows, "--profile", "p.json")
+      expect(found.map { |one| one.values_at("segment", "code", "level") }).to include(
+        [1, "number-missing", "look"], [1, "own", "look"]
+      )
+      expect(status).to eq(0)
+      expect(errors).to eq("The check “Slow” took too long in a text and was switched off for this run.\n")
+    end
+
+    {
+      "{" => "The profile is not a JSON object with checks and own.",
+      "[]" => "The profile is not a JSON object with checks and own.",
+      '{"checks":{"nope":{}}}' => "There is no check “nope”.",
+      '{"checks":{"end-mark":{"level":"grave"}}}' =>
+        "“grave” is no level of end-mark; the levels are must-fix, look and off.",
+      '{"own":[{"name":"x","target":"(","message":"y"}]}' =>
+        "The check “x” has an expression that cannot be one: ( (end pattern with unmatched parenthesis).",
+      '{"own":[{"name":"x"}]}' =>
+        "The check “x” needs a name, an expression for the target and a message; way is must or must-not, " \
+        "level must-fix or look."
+    }.each do |profile, sentence|
+      it "refuses the profile #{profile}" do
+        File.write("p.json", profile)
+        expect(check([["a", "b"]], "--profile", "p.json")).to eq([[], "#{sentence}\n", 2])
+      end
+    end
+
+    it "refuses a file that holds no translations, or is no text" do
+      File.binwrite("b.tsv", "a\t\xFF")
+      languages = ["--source-lang", "en", "--target-lang", "it"]
+      expect(glossema("check", "b.tsv", *languages)).to eq([[], "b.tsv is not UTF-8 text.\n", 2])
+      expect(glossema("check", "a.docx", *languages).last).to eq(2)
+    end
+  end
+
   it "carries over and spells line by line" do
     carried = glossema("carry", "--source-lang", "en-GB", "--target-lang", "it-IT",
       input: "1,250.5 kg\nnone\n").first

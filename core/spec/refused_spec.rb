@@ -22,10 +22,10 @@ RSpec.describe Glossema::Refused do
       spec.open("<tmx version=\"1.4\"><header/><body/></tmx>", "t.tmx").segments
     },
     "encoding-unknown" => ->(spec) {
-      spec.open("<?xml version=\"1.0\" encoding=\"x-none\"?><a>b</a>", "t.xml")
+      spec.open("<?xml version=\"1.0\" encoding=\"x-none\"?><a>b</a>", "texts.xml")
     },
     "option-unknown" => ->(spec) { spec.open("One.\n", "t.txt", notes: true) },
-    "rules-broken" => ->(spec) { spec.open("<a><b>One</b></a>", "t.xml", rules: selector) },
+    "rules-broken" => ->(spec) { spec.open("<a><b>One</b></a>", "texts.xml", rules: selector) },
     "rule-broken" => ->(_) { Glossema::Segmentation::Icu.to_ruby("(") },
     "language-unknown" => ->(_) { Glossema::Segmentation::Srx.new("<srx/>").excepting("qaa", "Q.") },
     "too-large" => ->(spec) { spec.open("a" * (Glossema::Formats::MAX_BYTES + 1), "t.txt") }

@@ -95,7 +95,7 @@ export function Brief() {
         <section className="about">
           <About project={project} change={change} attempt={attempt} />
           <Stock project={project} change={change} attempt={attempt} />
-          <StockOfTerms project={project} change={change} attempt={attempt} />
+          <StockOfTerms rows={project.termbases} change={change} attempt={attempt} />
           {project.kind === 'template' ? (
             <UseTemplate template={project} />
           ) : (

@@ -24,6 +24,7 @@ export function Extras({ project, change }: { project: Project; change: Change }
         <WordsInPlace
           label={t('clients.neverUsed')}
           words={project.never_used}
+          patterns
           onChange={(never_used) => change({ never_used })}
         />
       </Row>
@@ -31,6 +32,7 @@ export function Extras({ project, change }: { project: Project; change: Change }
         <WordsInPlace
           label={t('clients.neverTranslated')}
           words={project.never_translated}
+          patterns
           onChange={(never_translated) => change({ never_translated })}
         />
       </Row>

@@ -1,16 +1,18 @@
-// The termbases of the project: order, where new terms go, which ones checks use.
+// The termbases of a project, or those its client's projects get: order, where new terms go, which ones
+// checks use.
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { makeTermbase, useTermbases } from '../shared/termbases'
-import type { AttachedTermbase, Project, Termbase } from '../shared/types'
-import type { Change } from './Brief'
+import type { AttachedTermbase, Termbase } from '../shared/types'
 import type { Attempt } from './useChanges'
 
+type Kept = Pick<AttachedTermbase, 'termbase_id' | 'adds' | 'checks' | 'read_only'>
+
 interface Props {
-  project: Project
-  change: Change
+  rows: AttachedTermbase[]
+  change: (fields: { termbases: Kept[] }) => void
   attempt: Attempt
 }
 
@@ -23,10 +25,9 @@ const attached = ({ id, name, entries }: Pick<Termbase, 'id' | 'name' | 'entries
   read_only: false,
 })
 
-export function StockOfTerms({ project, change, attempt }: Props) {
+export function StockOfTerms({ rows, change, attempt }: Props) {
   const { t } = useTranslation()
   const all = useTermbases()
-  const rows = project.termbases
   const save = (list: AttachedTermbase[]) =>
     change({
       termbases: list.map(({ termbase_id, adds, checks, read_only }) => ({

@@ -2,6 +2,7 @@
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useQueryClient } from '@tanstack/react-query'
+import { StockOfTerms } from '../brief/StockOfTerms'
 import { QuoteList } from '../count/QuoteLines'
 import { useQuotes } from '../count/queries'
 import { Frame } from '../shared/Frame'
@@ -24,6 +25,7 @@ export function Client() {
   const id = Number(useParams().id)
   const query = useClient(id)
   const change = useClientChange(id)
+  const { act } = useAct()
   const client = query.data
   if (!client)
     return (
@@ -40,6 +42,7 @@ export function Client() {
             <People client={client} change={change} />
             <ForWork client={client} change={change} />
             <StandingMemories client={client} change={change} />
+            <StockOfTerms rows={client.termbases} change={change} attempt={(work) => void act(work)} />
           </section>
           <section>
             <RateCards client={client.id} />

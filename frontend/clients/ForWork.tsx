@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { ClientPage } from '../shared/types'
+import { OnOpening } from './OnOpening'
 import { Row } from '../shared/parts/Row'
 import { WordsInPlace } from '../shared/parts/WordsInPlace'
 import type { ChangeClient } from './queries'
@@ -25,6 +26,7 @@ export function ForWork({ client, change }: { client: ClientPage; change: Change
           <WordsInPlace
             label={t('clients.neverUsed')}
             words={client.never_used}
+            patterns
             onChange={(never_used) => change({ never_used })}
           />
         </Row>
@@ -32,6 +34,7 @@ export function ForWork({ client, change }: { client: ClientPage; change: Change
           <WordsInPlace
             label={t('clients.neverTranslated')}
             words={client.never_translated}
+            patterns
             onChange={(never_translated) => change({ never_translated })}
           />
         </Row>
@@ -60,6 +63,9 @@ export function ForWork({ client, change }: { client: ClientPage; change: Change
           <Checkbox checked={client.machine} onChange={(event) => change({ machine: event.target.checked })}>
             {t('clients.mayMachine')}
           </Checkbox>
+        </Row>
+        <Row label={t('ways.onOpen')}>
+          <OnOpening value={client.on_open} onChange={(on_open) => change({ on_open })} />
         </Row>
       </dl>
     </>

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { ClientPage, RateCard, Rates, StandingMemory } from '../shared/types'
+import type { AttachedTermbase, ClientPage, RateCard, Rates, StandingMemory } from '../shared/types'
 import { useAct } from '../shared/useAct'
 
 export const useClient = (id: number) =>
@@ -12,7 +12,8 @@ export const useClient = (id: number) =>
     queryFn: () => api.get<ClientPage>(`/clients/${id}`),
   })
 
-export type ClientFields = Partial<Omit<ClientPage, 'memories'>> & {
+export type ClientFields = Partial<Omit<ClientPage, 'memories' | 'termbases'>> & {
+  termbases?: Pick<AttachedTermbase, 'termbase_id' | 'adds' | 'checks' | 'read_only'>[]
   memories?: Pick<StandingMemory, 'memory_id' | 'learns' | 'read_only' | 'penalty'>[]
 }
 export type ChangeClient = (fields: ClientFields) => void

@@ -7,6 +7,7 @@ import type { Report } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { useProject } from '../shared/useProject'
 import { Counting } from './Counting'
+import { PostEdited } from './PostEdited'
 import { finished, makeReport, useReport, useReportNews, useReports } from './queries'
 import { ReportView } from './ReportView'
 
@@ -65,6 +66,7 @@ export function Count() {
           lay={(beside) => chosen.show(chosen.report, beside)}
           due={project.due_at}
           acts={acts}
+          below={<PostEdited project={id} />}
           own={list.data}
           open={(report) => chosen.show(report, null)}
           recount={recount}

@@ -19,6 +19,8 @@ interface Props {
   lay: (id: number | null) => void
   due: string | null
   acts: ReactNode
+  // What else there is to say of the project.
+  below?: ReactNode
   own?: ReportLine[]
   open?: (id: number) => void
   recount?: (memories: number[]) => void
@@ -27,7 +29,7 @@ interface Props {
 const NONE: ReportLine[] = []
 const nowhere = () => undefined
 
-export function ReportView({ report, due, own = NONE, open = nowhere, ...rest }: Props) {
+export function ReportView({ report, due, below, own = NONE, open = nowhere, ...rest }: Props) {
   const { user } = useSettings()
   const hand = useRates(report, user.words_per_hour)
   const [inside, setInside] = useState(false)
@@ -41,6 +43,7 @@ export function ReportView({ report, due, own = NONE, open = nowhere, ...rest }:
         <BandTable {...{ figures, hand, beside, inside }} />
         <InsideLine figures={figures} shown={inside} show={setInside} />
         <Files files={figures.files} beside={beside} />
+        {below}
       </section>
       <aside>
         <QuoteCard {...{ report, hand, due }} working={user.working} />

@@ -30,6 +30,19 @@ export const useReports = (asked: Asked, enabled = true) =>
     queryFn: () => api.get<ReportLine[]>(address('/reports', asked)),
   })
 
+export interface PostEditing {
+  segments: number
+  words: number
+  as_given: number
+  changed: number
+}
+export const usePostEditing = (project: number) =>
+  useQuery({
+    queryKey: keys.postEditing(project),
+    queryFn: () => api.get<PostEditing>(`/projects/${project}/post_editing`),
+    refetchOnMount: 'always',
+  })
+
 // A report; while it is being counted it is asked for again.
 export const useReport = (id: number | null, beside: number | null) =>
   useQuery({

@@ -9,6 +9,7 @@ import { Failure, Waiting } from '../shared/Notices'
 import type { Readiness } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { DeliveryLine } from './DeliveryLine'
+import { ForClient } from './ForClient'
 import { NotReady } from './NotReady'
 import { deliver, useDelivered, useDeliveries, useReadiness } from './queries'
 import './deliver.css'
@@ -70,6 +71,7 @@ export function Deliver() {
             <p className="quiet">{t('deliver.none')}</p>
           )}
         </div>
+        <ForClient project={project.data} />
       </div>
     </Frame>
   )

@@ -10,34 +10,18 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { App as AntApp, ConfigProvider } from 'antd'
 import { StrictMode, useEffect, useMemo, useState } from 'react'
 import { createRoot } from 'react-dom/client'
-import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import { Brief } from '../brief/Brief'
-import { Client } from '../clients/Client'
-import { Clients } from '../clients/Clients'
-import { Count } from '../count/Count'
-import { CountPage } from '../count/CountPage'
-import { QuickCount } from '../count/QuickCount'
-import { QuotePage } from '../count/QuotePage'
-import { Deliver } from '../deliver/Deliver'
-import { Memories } from '../memories/Memories'
-import { MemoryView } from '../memories/MemoryView'
-import { Termbases } from '../termbases/Termbases'
-import { TermbaseView } from '../termbases/TermbaseView'
-import { PutAway } from '../put-away/PutAway'
-import { Rules } from '../rules/Rules'
+import { BrowserRouter, Route, Routes } from 'react-router'
 import { ApiError, api } from '../shared/api'
+import { Views } from './Views'
 import { keepFocus } from '../shared/focus'
 import { Failure } from '../shared/Notices'
+import { setKeys } from '../shared/keys'
 import { SettingsContext } from '../shared/settings'
 import { themeFor } from '../shared/theme'
 import { keys } from '../shared/queryKeys'
 import type { User } from '../shared/types'
-import { Account } from '../settings/Account'
 import { NewPassword } from '../sign-in/NewPassword'
 import { SignIn } from '../sign-in/SignIn'
-import { Today } from '../today/Today'
-import { Translate } from '../translate/Translate'
-import '../shared/styles/narrow.css'
 
 keepFocus()
 
@@ -49,6 +33,13 @@ const client = new QueryClient({
   },
 })
 
+// Who is signed in; her keys are known before anything shows or hears one.
+async function askWho() {
+  const user = await api.get<User>('/session')
+  setKeys(user.preferences.keys)
+  return user
+}
+
 function Glossema() {
   const [mode, setModeState] = useState<'light' | 'dark'>(
     () =>
@@ -57,7 +48,7 @@ function Glossema() {
   )
   const me = useQuery({
     queryKey: keys.me,
-    queryFn: () => api.get<User>('/session'),
+    queryFn: askWho,
     retry: false,
     staleTime: Infinity,
   })
@@ -90,32 +81,6 @@ function Glossema() {
     </ConfigProvider>
   )
 }
-
-// An address for every view.
-const Views = () => (
-  <Routes>
-    <Route path="/" element={<Today />} />
-    <Route path="/clients" element={<Clients />} />
-    <Route path="/clients/:id" element={<Client />} />
-    <Route path="/count" element={<QuickCount />} />
-    <Route path="/counts/:id" element={<CountPage />} />
-    <Route path="/quotes/:id" element={<QuotePage />} />
-    <Route path="/memories" element={<Memories />} />
-    <Route path="/memories/:id" element={<MemoryView />} />
-    <Route path="/termbases" element={<Termbases />} />
-    <Route path="/termbases/:id" element={<TermbaseView />} />
-    <Route path="/settings/rules" element={<Rules />} />
-    <Route path="/settings/account" element={<Account />} />
-    <Route path="/settings/put-away" element={<PutAway />} />
-    <Route path="/clients/:client/rules" element={<Rules />} />
-    <Route path="/projects/:id/rules" element={<Rules />} />
-    <Route path="/projects/:id/brief" element={<Brief />} />
-    <Route path="/projects/:id/count" element={<Count />} />
-    <Route path="/projects/:id/translate" element={<Translate />} />
-    <Route path="/projects/:id/deliver" element={<Deliver />} />
-    <Route path="*" element={<Navigate to="/" replace />} />
-  </Routes>
-)
 
 // What is seen while nobody is signed in, or while the server does not say who is.
 function Outside({ error, again }: { error: Error; again: () => void }) {

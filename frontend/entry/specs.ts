@@ -6,6 +6,10 @@ import { KEYS, matches } from '../shared/keys'
 import { Outbox } from '../shared/outbox'
 import { quoteOf } from '../shared/quote'
 import { doneAt } from '../shared/workTime'
+import { nextCode } from '../translate/completion/codes'
+import { stillToCome } from '../translate/card/terms'
+import { sentenceBegins } from '../translate/editor/insertWord'
+import { Ahead } from '../translate/completion/ahead'
 
 Object.assign(window, {
   glossema: {
@@ -20,5 +24,9 @@ Object.assign(window, {
     Outbox,
     quoteOf,
     doneAt,
+    Ahead,
+    sentenceBegins,
+    nextCode,
+    stillToCome,
   },
 })

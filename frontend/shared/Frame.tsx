@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, NavLink } from 'react-router'
 import { KEYS, matches } from './keys'
+import { KeySheet } from './KeySheet'
 import { Palette } from './Palette'
 import { Key } from './parts/Key'
 import { linkClass, Stages, type Progress } from './Stages'
@@ -19,12 +20,15 @@ interface Props {
 export function Frame({ project, words, children }: Props) {
   const { t } = useTranslation()
   const [palette, setPalette] = useState(false)
+  const [sheet, setSheet] = useState(false)
   useReminder()
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (!matches(event, KEYS.palette)) return
+      const wanted = matches(event, KEYS.palette)
+      if (!wanted && !matches(event, KEYS.sheet)) return
       event.preventDefault()
-      setPalette(true)
+      if (wanted) setPalette(true)
+      else setSheet(true)
     }
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
@@ -47,7 +51,10 @@ export function Frame({ project, words, children }: Props) {
       <main className="view" id="content" tabIndex={-1}>
         {children}
       </main>
-      {palette && <Palette onClose={() => setPalette(false)} project={project} />}
+      {sheet && <KeySheet onClose={() => setSheet(false)} />}
+      {palette && (
+        <Palette onClose={() => setPalette(false)} onSheet={() => setSheet(true)} project={project} />
+      )}
     </div>
   )
 }

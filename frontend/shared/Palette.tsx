@@ -21,7 +21,13 @@ interface Entry {
   run: () => void
 }
 
-export function Palette({ onClose, project }: { onClose: () => void; project?: Project }) {
+interface Props {
+  onClose: () => void
+  onSheet: () => void
+  project?: Project
+}
+
+export function Palette({ onClose, onSheet, project }: Props) {
   const { t } = useTranslation()
   const go = useNavigate()
   const [typed, setTyped] = useState('')
@@ -35,6 +41,7 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
         .list()
         .map(([name, run]): Entry => ({ name: t(`commands.${name}`), keys: KEYS[name as Command], run })),
       ...commands.named(),
+      { name: t('commands.sheet'), keys: KEYS.sheet, run: onSheet },
       { name: t('app.today'), run: () => void go('/') },
       { name: t('clients.title'), run: () => void go('/clients') },
       { name: t('app.memories'), run: () => void go('/memories') },
@@ -54,7 +61,7 @@ export function Palette({ onClose, project }: { onClose: () => void; project?: P
         run: () => void go(`/projects/${row.id}/translate`),
       })),
     ],
-    [act, agenda.data, go, project, t, templates.data],
+    [act, agenda.data, go, onSheet, project, t, templates.data],
   )
   const found = entries.filter((entry) => entry.name.toLowerCase().includes(typed.toLowerCase()))
   const chosen = Math.min(at, found.length - 1)

@@ -7,9 +7,12 @@ import type { Project } from './types'
 export interface Progress {
   done: number
   total: number
+  // Words confirmed today, and when the rest is done at her pace.
+  today?: number
+  end?: Date | null
 }
 
-const STAGES = ['brief', 'count', 'translate', 'deliver'] as const
+const STAGES = ['brief', 'count', 'translate', 'check', 'deliver'] as const
 
 // Before the work has begun it is set up and counted; a template is only set up.
 export function stagesOf(project: Project) {
@@ -53,19 +56,21 @@ export function Stages({ project, words }: { project: Project; words?: Progress 
         <div className="amount">
           <b className="tab">{number(words.done)}</b>{' '}
           {t('progress', { done: '', total: number(words.total) }).trim()}
-          {project.due_at && (
-            <>
-              <br />
-              {t('due', { when: dueText(project.due_at) })}
-            </>
-          )}
+          {!!words.today && ` · ${t('wordsToday', { count: words.today })}`}
+          <br />
+          {[
+            project.due_at && t('due', { when: whenText(project.due_at) }),
+            words.end && t('doneAt', { when: whenText(words.end.toISOString()) }),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </div>
       )}
     </>
   )
 }
 
-function dueText(iso: string) {
+function whenText(iso: string) {
   const days = daysUntil(iso)
   return `${days >= 0 && days < 7 ? weekday(iso) : longDate(iso)}, ${time(iso)}`
 }

@@ -16,6 +16,8 @@ const initials = (name: string) =>
 export const PLACES = [
   ['rules.title', '/settings/rules'],
   ['account.title', '/settings/account'],
+  ['keys.title', '/settings/keys'],
+  ['machine.title', '/settings/machine'],
   ['putAway.title', '/settings/put-away'],
 ] as const
 

@@ -1,5 +1,5 @@
 // All keys in one map: command → key. Written as the user reads them; matched by what the key writes.
-export const KEYS = {
+export const OUR_KEYS = {
   finish: 'Ctrl+Enter',
   close: 'Escape',
   palette: 'Ctrl+K',
@@ -12,20 +12,77 @@ export const KEYS = {
   missingCode: 'Alt+Period',
   takeSource: 'Ctrl+Shift+0',
   comeBack: 'Alt+M',
+  nextMarked: 'Alt+Shift+M',
+  note: 'Alt+W',
+  sheet: 'Alt+K',
+  fix: 'Alt+F',
+  letStand: 'Alt+Backspace',
+  takeWords: 'Alt+Shift+Enter',
+  past: 'Alt+H',
+  clear: 'Alt+Delete',
   split: 'Alt+X',
   join: 'Alt+J',
   companion: 'Alt+P',
+  apartWindow: 'Alt+Shift+P',
   lookUp: 'Alt+L',
   apart: 'Alt+R',
   addTerm: 'Alt+T',
   carry: 'Alt+C',
   entry: 'Alt+E',
   spelling: 'Alt+S',
+  offers: 'Alt+O',
   undo: 'Ctrl+Z',
   redo: 'Ctrl+Shift+Z',
+  takeBack: 'Alt+Z',
+  doAgain: 'Alt+Shift+Z',
+  whatWasDone: 'Alt+Y',
 } as const
 
-export type Command = keyof typeof KEYS
+export type Command = keyof typeof OUR_KEYS
+// As they are for her: ours, but for those she changed.
+export const KEYS: Record<Command, string> = { ...OUR_KEYS }
+
+export function setKeys(own: Record<string, string> = {}) {
+  Object.assign(KEYS, OUR_KEYS)
+  for (const [command, key] of Object.entries(own)) if (command in KEYS) KEYS[command as Command] = key
+}
+
+// In the order in which they are shown.
+export const GROUPS: Record<string, Command[]> = {
+  going: [
+    ...(['finish', 'close', 'nextUnfinished', 'nextSegment', 'previousSegment'] as const),
+    ...(['comeBack', 'nextMarked'] as const),
+  ],
+  writing: [
+    ...([
+      'missingCode',
+      'carry',
+      'offers',
+      'spelling',
+      'takeSource',
+      'clear',
+      'undo',
+      'redo',
+      'takeBack',
+      'doAgain',
+      'whatWasDone',
+    ] as const),
+    ...(['split', 'join', 'apart'] as const),
+  ],
+  offered: ['nextProposal', 'previousProposal', 'takeProposal', 'takeWords', 'addTerm'],
+  beside: ['companion', 'apartWindow', 'lookUp', 'entry', 'past', 'note'],
+  check: ['fix', 'letStand'],
+  whole: ['palette', 'sheet'],
+}
+
+// The key of an event as the map writes it, or null while only Ctrl, Alt or Shift is held.
+export function keyOf(event: KeyboardEvent | React.KeyboardEvent): string | null {
+  if (['Control', 'Alt', 'Shift', 'Meta', 'AltGraph'].includes(event.key)) return null
+  const letter = /^[a-z]$/i.test(event.key) ? event.key.toUpperCase() : null
+  const place = event.code.replace(/^(?:Key|Digit)/, '')
+  const held = [(event.ctrlKey || event.metaKey) && 'Ctrl', event.altKey && 'Alt', event.shiftKey && 'Shift']
+  return [...held.filter(Boolean), letter ?? place].join('+')
+}
 // Alt+Shift+1 … 9 put a term in.
 export const termKey = (number: number) => `Alt+Shift+${number}`
 // Ctrl+Alt+1 … 9 add a term to the termbase of that place.
@@ -40,6 +97,7 @@ const SHOWN: Record<string, string> = {
   ArrowUp: '↑',
   Escape: 'Esc',
   Period: '.',
+  Backspace: '⌫',
   PageDown: 'Page ↓',
   PageUp: 'Page ↑',
   ...(mac ? { Ctrl: '⌘', Alt: '⌥', Shift: '⇧' } : {}),

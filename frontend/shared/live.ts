@@ -3,7 +3,7 @@ import { createConsumer } from '@rails/actioncable'
 import { useEffect, useRef } from 'react'
 import type { Segment } from './types'
 
-const consumer = createConsumer('/cable')
+export const consumer = createConsumer('/cable')
 export type News = {
   event: string
   id?: number

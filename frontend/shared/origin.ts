@@ -8,6 +8,7 @@ const WORDS: Record<string, string> = {
   repeated: 'translate.repeated',
   source: 'translate.copied',
   machine: 'translate.machine',
+  assembled: 'translate.assembled',
 }
 
 export function originText({ kind, score, touched }: Origin, t: TFunction): string {

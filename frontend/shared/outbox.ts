@@ -23,10 +23,12 @@ export interface Entry {
   undone?: boolean
   // The version of the segment that was written on; unset where any will do.
   base?: number
+  // What was sent without an answer so far: it may stand on the server all the same.
+  tried?: string[]
   at: number
   trouble?: Trouble
 }
-export type Draft = Omit<Entry, 'at' | 'trouble'>
+export type Draft = Omit<Entry, 'at' | 'trouble' | 'tried'>
 export type Answer = { segment: Segment; repeats: Segment[]; others: number }
 // Why what waits is not sent: the server does not answer, its disk is full, nobody or somebody else is signed
 // in.
@@ -45,8 +47,10 @@ export interface Listener {
 const KINDS: Partial<Record<number, Trouble['kind']>> = { 404: 'gone', 409: 'changed' }
 const DELAY = 350
 const RETRY = 2500
+// So many wordings are remembered that were sent without an answer.
+const TRIED = 5
 const DATABASE = createStore('glossema-outbox', 'entries')
-const TAB = crypto.randomUUID()
+export const TAB = crypto.randomUUID()
 
 type Stored = Entry & { user: number; tab: string }
 
@@ -170,18 +174,32 @@ export class Outbox {
   }
 
   private async sendOne(entry: Entry): Promise<Blocked | null> {
+    const before = entry.tried ?? []
+    const waits = this.waiting.get(entry.segment) ?? entry
+    this.keep({ ...waits, tried: [...before, entry.target].slice(-TRIED) })
     try {
       const answer = await api.patch<Answer>(`/segments/${entry.segment}`, body(entry))
       const newer = this.waiting.get(entry.segment)
-      if (newer && newer.at !== entry.at) this.keep({ ...newer, base: answer.segment.version })
+      if (newer && newer.at !== entry.at)
+        this.keep({ ...newer, base: answer.segment.version, tried: undefined })
       else this.drop(entry.segment)
       this.listeners.get(entry.project)?.done(answer, newer !== undefined && newer.at !== entry.at)
       return null
     } catch (error) {
       const blocked = blockedBy(error)
-      if (!blocked) this.trouble(entry, error as ApiError)
+      if (!blocked && !this.wasOurs(entry.segment, before, error)) this.trouble(entry, error as ApiError)
       return blocked
     }
+  }
+
+  // What stands on the server is what was sent from here, though the answer was lost: no other wording.
+  private wasOurs(segment: number, before: string[], error: unknown): boolean {
+    const theirs = (error as ApiError).body as { segment?: Segment } | undefined
+    const now = this.waiting.get(segment)
+    if ((error as ApiError).status !== 409 || !theirs?.segment || !now) return false
+    if (!before.includes(theirs.segment.target)) return false
+    this.keep({ ...now, base: theirs.segment.version, tried: undefined })
+    return true
   }
 
   private trouble(entry: Entry, error: ApiError) {

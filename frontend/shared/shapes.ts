@@ -5,11 +5,54 @@ import type { Document, MemoryChange, ReportLine } from './api-types'
 export type { Document, MemoryChange }
 
 // What she prefers; unset where it is as it comes.
+// What is told of an act: of a cut its text; of a pretranslation how far it is and what comes from where.
+export interface ProjectActFacts {
+  count?: number
+  text?: string
+  state?: 'looking' | 'looked' | 'writing' | 'done' | 'failed'
+  done?: number
+  total?: number
+  written?: number
+  // How many the machine was asked for, of how many.
+  by_machine?: [number, number]
+  threshold?: number
+  // Why the machine gave nothing for some.
+  trouble?: string | null
+  message?: string
+  origins?: Record<MatchOrigin, { segments: number; words: number }>
+}
+export type MatchOrigin = 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'none'
+export type CandidateState = 'waiting' | 'later' | 'refused' | 'accepted'
+export type CompletionSource = 'memories' | 'project' | 'machine' | 'terms' | 'carried' | 'codes' | 'source'
+export type OnOpen = 'nothing' | 'source' | 'match' | 'machine'
+export interface NamedConditions {
+  name: string
+  conditions: Record<string, unknown>
+}
+export interface ReadingLook {
+  size?: 0.9 | 1 | 1.15 | 1.3 | 1.5
+  measure?: 'short' | 'usual' | 'long'
+  face?: 'reading' | 'plain'
+  close?: boolean
+  beside?: boolean
+}
 export interface Preferences {
   // The lowest score that is shown.
   floor?: number
   // Repeats are confirmed with the segment they repeat, not filled as drafts.
   confirm_repeats?: boolean
+  // What an untouched segment begins with, and matches from which score on.
+  on_open?: OnOpen
+  on_open_from?: number
+  // How completion shows itself, and what it does not draw from.
+  completion?: 'first' | 'list' | 'off'
+  completion_without?: CompletionSource[]
+  filters?: NamedConditions[]
+  // Keys other than ours, by command.
+  keys?: Record<string, string>
+  reading?: ReadingLook
+  // Hints of the first time that she sent away.
+  hints_gone?: string[]
 }
 export type Cutting = 'sentence' | 'paragraph'
 export type ReadingState = 'waiting' | 'reading' | 'ready' | 'refused' | 'cancelled'
@@ -37,11 +80,21 @@ export interface MemoryChangeFacts {
   updated?: number
   skipped?: number
   faulty?: number
-  faults?: { line: number; message: string }[]
+  faults?: { line: number | null; message: string }[]
   message?: string
 }
 export type ProjectActKind =
-  'rules' | 'settings' | 'split' | 'join' | 'version' | 'put-back' | 'file-in' | 'file-out'
+  | 'rules'
+  | 'settings'
+  | 'split'
+  | 'join'
+  | 'version'
+  | 'put-back'
+  | 'file-in'
+  | 'file-out'
+  | 'pretranslation'
+  | 'replacement'
+  | 'fixes'
 
 export type State = 'untouched' | 'draft' | 'translated' | 'reviewed' | 'final'
 
@@ -54,7 +107,7 @@ export interface Code {
   css?: string | null
 }
 export interface Origin {
-  kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source' | 'file' | 'earlier'
+  kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source' | 'file' | 'earlier' | 'assembled'
   score?: number
   memory?: string
   unit?: number
@@ -130,8 +183,16 @@ export interface Difference {
 }
 export interface Proposal {
   id: string
-  kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'file' | 'earlier'
-  score: number
+  kind: 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'file' | 'earlier' | 'assembled'
+  // None where a machine gave it, or it is put together.
+  // Of those put together: of which parts, and how many words are known.
+  parts?: ('phrase' | 'term' | 'carried')[]
+  known?: number
+  words?: number
+  score: number | null
+  service?: string
+  // Codes that a machine lost, put where they stand in the source.
+  lost?: string[]
   raw?: number
   changes?: { from: number; to: number; was: string }[]
   stored?: string | null
@@ -398,12 +459,18 @@ export interface TermFacets {
   statuses: Record<string, number>
   looks: Record<string, number>
 }
-export type TermbaseActKind = 'add' | 'edit' | 'delete' | 'import' | 'accept'
+export type TermbaseActKind = 'add' | 'edit' | 'delete' | 'import' | 'look'
 export interface TermImportFacts {
   added?: number
   merged?: number
   same?: number
   faults?: { line: number; message: string }[]
+  read?: number
+  share?: number
+  // Of a look for candidates and of an import.
+  state?: 'looking' | 'reading' | 'done' | 'failed'
+  found?: number
+  message?: string
 }
 export interface AttachedTermbase {
   termbase_id: number
@@ -429,4 +496,6 @@ export interface Carry {
   kind: 'link' | 'address' | 'date' | 'time' | 'range' | 'unit' | 'money' | 'number' | 'code'
   source: string
   target: string
+  // May it stand in the translation as a word as well?
+  may_be_word: boolean
 }

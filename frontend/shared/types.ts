@@ -1,5 +1,6 @@
 // All shapes the API answers with: generated from its resources, and those said by hand.
-import type { MemoryUnit as StoredUnit } from './api-types'
+import type { MemoryUnit as StoredUnit, Version as StoredVersion } from './api-types'
+import type { Difference } from './shapes'
 
 export type {
   Client,
@@ -8,6 +9,7 @@ export type {
   Document as DocumentRow,
   Memory,
   MemoryChange,
+  Note,
   Project,
   ProjectAct,
   Quote,
@@ -19,6 +21,10 @@ export type {
   Template,
   Termbase,
   TermbaseAct,
+  TermCandidate,
+  MachineRequest,
+  MachineService,
+  TermVersion,
   TermbasePage,
   TermEntry,
   User,
@@ -29,3 +35,6 @@ export { BANDS } from './shapes'
 
 // A unit as it is found by a search: beside one of the same source, what differs is marked.
 export type MemoryUnit = StoredUnit & { twin?: { from: number; to: number }[] }
+
+// A version beside another one: its text, and what differs.
+export type PastVersion = StoredVersion & { text: string; differences?: Difference[]; edited?: number }

@@ -45,7 +45,9 @@ export function Faults({ act }: { act: TermbaseAct }) {
       <summary>{t('termbases.faults', { count: faults.length })}</summary>
       <ul>
         {faults.map((fault) => (
-          <li key={fault.line}>{t('termbases.fault', { ...fault })}</li>
+          <li key={`${fault.line} ${fault.message}`}>
+            {fault.line === null ? fault.message : t('termbases.fault', { ...fault })}
+          </li>
         ))}
       </ul>
     </details>

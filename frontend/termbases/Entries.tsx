@@ -1,5 +1,5 @@
-// The entries of a termbase that fit a search, a form for a new one on top, and those chosen put away
-// together.
+// The entries of a termbase that fit a search, a form for a new one on top, and what is done to
+// those chosen.
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query'
 import { Input } from 'antd'
 import { useState } from 'react'
@@ -10,6 +10,7 @@ import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import type { TermbasePage } from '../shared/types'
 import { EntryForm } from './EntryForm'
 import { EntryRow } from './EntryRow'
+import { ManyEntries } from './ManyEntries'
 import { addEntry, type FoundEntries, type TermSearch } from './queries'
 
 interface Props {
@@ -44,16 +45,14 @@ export function Entries({ termbase, search, found, attempt, remove, onNarrow, on
           {chosen.size > 0 && (
             <>
               {' · '}
-              <button
-                type="button"
-                className="plain-link"
-                onClick={() => {
+              <ManyEntries
+                {...{ termbase, attempt }}
+                ids={[...chosen]}
+                onDelete={() => {
                   remove([...chosen])
                   setChosen(new Set())
                 }}
-              >
-                {t('termbases.deleteChosen', { count: chosen.size })}
-              </button>
+              />
             </>
           )}
         </span>

@@ -6,8 +6,10 @@ import { useTranslation } from 'react-i18next'
 import { languageName, languageOptions } from '../shared/languages'
 import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import type { Term, TermEntry, TermSection } from '../shared/types'
+import { EntryPast } from './EntryPast'
 import { useTrap } from './useTrap'
 import type { EntryFields } from './queries'
+import { Picture } from './Picture'
 import { TermFields } from './TermFields'
 
 interface Props {
@@ -31,7 +33,7 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
     subject: entry?.subject ?? null,
     note: entry?.note ?? null,
   })
-  const [more, setMore] = useState(!!(about.definition || about.note))
+  const [more, setMore] = useState(!!(about.definition || about.note || entry?.has_image))
   const put = (at: number, section: TermSection) => setSections(sections.with(at, section))
   const full = sections.some((section) => section.terms.some((term) => term.text.trim()))
   const keep = () => full && onKeep({ ...about, sections })
@@ -54,6 +56,7 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
               term={term}
               lang={section.lang}
               focus={at === 0 && index === 0}
+              more={more}
               onChange={(fields) =>
                 put(at, { ...section, terms: section.terms.with(index, { ...term, ...fields }) })
               }
@@ -68,7 +71,9 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
           </button>
         </fieldset>
       ))}
+      {more && entry && <Picture entry={entry} />}
       {more && <About about={about} onChange={setAbout} />}
+      {entry && <EntryPast entry={entry.id} onKeep={onKeep} />}
       <footer className="presses small">
         <ChoiceInPlace
           label={t('termbases.addLanguage')}

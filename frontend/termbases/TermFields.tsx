@@ -6,7 +6,8 @@ import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { Recognition, Term, TermStatus } from '../shared/types'
 
-const STATUSES = ['none', 'preferred', 'admitted', 'deprecated', 'superseded', 'forbidden'] as const
+export const STATUSES = ['none', 'preferred', 'admitted', 'deprecated', 'superseded', 'forbidden'] as const
+const MORE = ['part_of_speech', 'number', 'example', 'source'] as const
 const RECOGNITIONS = ['alike', 'open', 'exact'] as const
 const CASED = 'cased'
 
@@ -14,10 +15,12 @@ interface Props {
   term: Term
   lang: string
   focus: boolean
+  // Fields that few fill in are there too.
+  more: boolean
   onChange: (fields: Partial<Term>) => void
 }
 
-export function TermFields({ term, lang, focus, onChange }: Props) {
+export function TermFields({ term, lang, focus, more, onChange }: Props) {
   const { t } = useTranslation()
   const status = term.forbidden ? 'forbidden' : (term.status ?? 'none')
   const recognise = term.recognise ?? 'alike'
@@ -81,6 +84,19 @@ export function TermFields({ term, lang, focus, onChange }: Props) {
           onChange={(note) => onChange({ note: note || null })}
         />
       </span>
+      {more && (
+        <span className="small more-of-term">
+          {MORE.map((name) => (
+            <TextInPlace
+              key={name}
+              label={t(`termbases.fields.${name}`)}
+              blank={t(`termbases.fields.${name}`)}
+              value={term[name] ?? ''}
+              onChange={(text) => onChange({ [name]: text || null })}
+            />
+          ))}
+        </span>
+      )}
     </div>
   )
 }

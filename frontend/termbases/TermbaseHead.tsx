@@ -1,5 +1,6 @@
 // The head of a termbase: its name, what it holds, files in and out, what was done.
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import { api } from '../shared/api'
 import { number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
@@ -13,11 +14,11 @@ const FORMS = ['tbx', 'csv', 'xlsx'] as const
 interface Props {
   termbase: TermbasePage
   attempt: (work: () => Promise<unknown>) => void
-  past: boolean
-  onPast: () => void
+  part: string
 }
+const PARTS = ['entries', 'candidates', 'done'] as const
 
-export function TermbaseHead({ termbase, attempt, past, onPast }: Props) {
+export function TermbaseHead({ termbase, attempt, part }: Props) {
   const { t } = useTranslation()
   const about = [
     termbase.languages.map(languageName).join(' · '),
@@ -45,10 +46,21 @@ export function TermbaseHead({ termbase, attempt, past, onPast }: Props) {
             </a>
           ))}
         </span>
-        <button type="button" className="plain-link" aria-pressed={past} onClick={onPast}>
-          {t(past ? 'termbases.showEntries' : 'termbases.past')}
-        </button>
       </p>
+      <nav className="parts" aria-label={t('termbases.parts.title')}>
+        {PARTS.map((one) => (
+          <Link
+            key={one}
+            to={`/termbases/${termbase.id}${one === 'entries' ? '' : `/${one}`}`}
+            aria-current={one === part ? 'page' : undefined}
+          >
+            {t(`termbases.parts.${one}`)}
+            {one === 'candidates' && termbase.candidates > 0 && (
+              <span className="tab"> {number(termbase.candidates)}</span>
+            )}
+          </Link>
+        ))}
+      </nav>
     </header>
   )
 }

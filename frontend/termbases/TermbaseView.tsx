@@ -1,4 +1,5 @@
-// Inside a termbase: search first, facets beside, entries to read and to edit in place, what was done.
+// Inside a termbase: search first, facets beside, entries to read and to edit in place; what was done;
+// candidates.
 import { useDeferredValue, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams, useSearchParams } from 'react-router'
@@ -7,6 +8,7 @@ import { Failure, Waiting } from '../shared/Notices'
 import { useAct } from '../shared/useAct'
 import { useOffer } from '../shared/useOffer'
 import { Acts } from './Acts'
+import { Candidates } from './candidates/Candidates'
 import { Entries } from './Entries'
 import { deleteEntries, undoAct, useEntries, useRefresh, useTermbase, type TermSearch } from './queries'
 import { TermbaseHead } from './TermbaseHead'
@@ -17,11 +19,11 @@ const NOTHING: TermSearch = { text: '', lang: '', subject: '', status: '', look:
 
 export function TermbaseView() {
   const { t } = useTranslation()
-  const id = Number(useParams().id)
+  const { id: number, part = 'entries' } = useParams()
+  const id = Number(number)
   // A link may say what to look for.
   const [params] = useSearchParams()
   const [search, setSearch] = useState({ ...NOTHING, text: params.get('text') ?? '' })
-  const [past, setPast] = useState(false)
   const query = useTermbase(id)
   const found = useEntries(id, useDeferredValue(search))
   const refresh = useRefresh(id)
@@ -48,12 +50,16 @@ export function TermbaseView() {
   return (
     <Frame>
       <div className="termbase-view">
-        <TermFacetLists facets={termbase.facets} search={search} onNarrow={narrow} />
+        {part === 'entries' ? (
+          <TermFacetLists facets={termbase.facets} search={search} onNarrow={narrow} />
+        ) : (
+          <div />
+        )}
         <section aria-label={termbase.name}>
-          <TermbaseHead {...{ termbase, attempt, past }} onPast={() => setPast(!past)} />
-          {past ? (
-            <Acts termbase={id} attempt={attempt} />
-          ) : (
+          <TermbaseHead {...{ termbase, attempt, part }} />
+          {part === 'done' && <Acts termbase={id} attempt={attempt} />}
+          {part === 'candidates' && <Candidates termbase={termbase} />}
+          {part === 'entries' && (
             <Entries
               {...{ termbase, search, attempt, remove }}
               found={found}

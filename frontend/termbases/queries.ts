@@ -2,7 +2,7 @@
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { TermbaseAct, TermbasePage, TermEntry, TermSection } from '../shared/types'
+import type { TermbaseAct, TermbasePage, TermEntry, TermSection, TermVersion } from '../shared/types'
 
 export interface TermSearch {
   text: string
@@ -55,11 +55,17 @@ export function useRefresh(id: number) {
   const cache = useQueryClient()
   return () =>
     Promise.all(
-      [keys.termbase(id), keys.entries(id), keys.termbaseActs(id), keys.allTerms].map((queryKey) =>
-        cache.invalidateQueries({ queryKey }),
+      [keys.termbase(id), keys.entries(id), keys.termbaseActs(id), keys.allTerms, keys.allEntries].map(
+        (queryKey) => cache.invalidateQueries({ queryKey }),
       ),
     )
 }
+
+export const pastOfEntry = (entry: number) => ({
+  queryKey: keys.entryPast(entry),
+  queryFn: () => api.get<TermVersion[]>(`/term_entries/${entry}/versions`),
+  staleTime: 0,
+})
 
 export const addEntry = (termbase: number, fields: EntryFields) =>
   api.post<TermEntry>(`/termbases/${termbase}/entries`, fields)
@@ -67,6 +73,17 @@ export const changeEntry = (entry: number, fields: EntryFields) =>
   api.patch<TermEntry>(`/term_entries/${entry}`, fields)
 export const deleteEntries = (termbase: number, ids: number[]) =>
   api.post<TermbaseAct>(`/termbases/${termbase}/deletion`, { ids })
+const formWith = (fields: Record<string, string | File>) => {
+  const form = new FormData()
+  Object.entries(fields).forEach(([name, value]) => form.append(name, value))
+  return form
+}
+export const editEntries = (termbase: number, fields: Record<string, unknown>) =>
+  api.post<TermbaseAct>(`/termbases/${termbase}/edits`, fields)
+export const pictureOf = (entry: number) => `/api/term_entries/${entry}/picture`
+export const sendPicture = (entry: number, file: File) =>
+  api.patch<TermEntry>(`/term_entries/${entry}/picture`, formWith({ file }))
+export const dropPicture = (entry: number) => api.delete<TermEntry>(`/term_entries/${entry}/picture`)
 export const undoAct = (act: number) => api.delete(`/termbase_acts/${act}`)
 
 export interface TermTable {
@@ -75,14 +92,10 @@ export interface TermTable {
   rows?: string[][]
 }
 
-const formWith = (fields: Record<string, string | File>) => {
-  const form = new FormData()
-  Object.entries(fields).forEach(([name, value]) => form.append(name, value))
-  return form
-}
 export const lookAtTerms = (termbase: number, file: File) =>
   api.post<TermTable>(`/termbases/${termbase}/table`, formWith({ file }))
 export const bringTerms = (termbase: number, fields: Record<string, string | File>) =>
   api.post<TermbaseAct>(`/termbases/${termbase}/exchange`, formWith(fields))
+export const anAct = (act: number) => api.get<TermbaseAct>(`/termbase_acts/${act}`)
 export const termsAddress = (termbase: number, form: string) =>
   `/api/termbases/${termbase}/exchange?as=${form}`

@@ -1,27 +1,32 @@
-// Over the text: what is shown of it, how much is left, how repeats and proposals are handled.
+// Over the text: what is shown of it, how much is left, how she likes to work.
+import { memo } from 'react'
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { KEYS } from '../shared/keys'
 import { Key } from '../shared/parts/Key'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
-import { useSettings } from '../shared/settings'
 import type { Act } from '../shared/useAct'
-import { usePrefer, type Listing } from './queries'
-import { ALL_FILES, FILTERS, type Filter, type Shown } from './useShown'
-
-const FLOORS = [30, 40, 50, 60, 70, 75, 80, 85]
-const USUAL_FLOOR = 50
+import { Filter as Narrowing } from './filter/Filter'
+import { Look } from './Look'
+import { Pretranslate } from './pretranslate/Pretranslate'
+import type { Listing } from './queries'
+import { Replace } from './replace/Replace'
+import { ALL_FILES, FILTERS, type Choices, type Filter } from './useShown'
+import { Ways } from './Ways'
 
 interface Props {
+  project: number
   listing: Listing
-  shown: Shown
+  shown: Choices
+  open: number | null
   wordsLeft: number
   act: Act
   nextUnfinished: () => void
   onFilter: () => void
 }
 
-export function ColumnHead({ listing, shown, wordsLeft, act, nextUnfinished, onFilter }: Props) {
+export const ColumnHead = memo(function ColumnHead(props: Props) {
+  const { project, listing, shown, open, wordsLeft, act, nextUnfinished, onFilter } = props
   const { t } = useTranslation()
   return (
     <div className="column-head">
@@ -36,19 +41,35 @@ export function ColumnHead({ listing, shown, wordsLeft, act, nextUnfinished, onF
           onFilter()
         }}
       />
+      <Narrowing
+        project={project}
+        conditions={shown.conditions}
+        onChange={(conditions) => {
+          shown.setConditions(conditions)
+          onFilter()
+        }}
+      />
+      {shown.only && (
+        <button type="button" className="only" onClick={() => shown.setOnly(null)}>
+          {t('translate.only', { name: shown.only.name })} <span aria-hidden="true">×</span>
+        </button>
+      )}
       {listing.documents.length > 1 && <FileChoice {...{ listing, shown, onFilter }} />}
       <span className="tab">
         · {t('translate.count', { count: shown.order.length })} · {number(wordsLeft)}{' '}
         {t('translate.wordsLeft')}
       </span>
       <span className="push" />
-      <Preferences act={act} />
+      <Replace project={project} />
+      <Pretranslate {...{ project, shown, listing, open }} />
+      <Ways act={act} />
+      <Look act={act} />
       <button type="button" onClick={nextUnfinished}>
         {t('translate.nextUnfinished')} <Key keys={KEYS.nextUnfinished} />
       </button>
     </div>
   )
-}
+})
 
 function FileChoice({ listing, shown, onFilter }: Pick<Props, 'listing' | 'shown' | 'onFilter'>) {
   const { t } = useTranslation()
@@ -68,35 +89,6 @@ function FileChoice({ listing, shown, onFilter }: Pick<Props, 'listing' | 'shown
           shown.setFile(value)
           onFilter()
         }}
-      />
-    </>
-  )
-}
-
-function Preferences({ act }: { act: Act }) {
-  const { t } = useTranslation()
-  const { user } = useSettings()
-  const prefer = usePrefer(act)
-  const floor = Number(user.preferences.floor ?? USUAL_FLOOR)
-  const way = user.preferences.confirm_repeats ? 'confirm' : 'draft'
-  return (
-    <>
-      <MenuInPlace
-        title={t('translate.repeats')}
-        label={t(`translate.repeatWays.${way}`)}
-        value={way}
-        options={['draft', 'confirm'].map((value) => ({ value, label: t(`translate.repeatWays.${value}`) }))}
-        onChange={(value) => prefer({ confirm_repeats: value === 'confirm' })}
-      />
-      <MenuInPlace
-        title={t('translate.floor')}
-        label={t('translate.floorAt', { score: floor })}
-        value={String(floor)}
-        options={FLOORS.map((score) => ({
-          value: String(score),
-          label: t('translate.floorAt', { score }),
-        }))}
-        onChange={(value) => prefer({ floor: Number(value) })}
       />
     </>
   )

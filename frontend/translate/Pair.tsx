@@ -6,6 +6,8 @@ import { originText } from '../shared/origin'
 import { Moon } from '../shared/parts/Moon'
 import type { Project, Segment } from '../shared/types'
 import { Written } from '../shared/Written'
+import { Here } from './Here'
+import { useNoted } from './noted'
 import { Place } from './Place'
 
 interface Props {
@@ -13,10 +15,12 @@ interface Props {
   project: Project
   index: number
   begins: boolean
+  // The name of the file that begins here, where there are several.
+  file?: string | null
   onOpen: (index: number) => void
 }
 
-export const Pair = memo(function Pair({ segment, project, index, begins, onOpen }: Props) {
+export const Pair = memo(function Pair({ segment, project, index, begins, file, onOpen }: Props) {
   return (
     <button
       type="button"
@@ -28,7 +32,10 @@ export const Pair = memo(function Pair({ segment, project, index, begins, onOpen
         <Moon state={segment.state} />
       </span>
       <span className="words">
+        {file && <span className="file-begins">{file}</span>}
+        <Here segment={segment} />
         <Place segment={segment} />
+        <Noted segment={segment} />
         <span
           className={`source${segment.target ? ' receding' : ''}`}
           lang={project.source_lang ?? undefined}
@@ -58,4 +65,11 @@ function Remarks({ segment }: { segment: Segment }) {
     segment.marked ? t('translate.cameBack') : '',
   ].filter(Boolean)
   return remarks.length > 0 && <span className="repeat-mark"> {remarks.join(' · ')}</span>
+}
+
+// That there is a note on it, in a word.
+function Noted({ segment }: { segment: Segment }) {
+  const { t } = useTranslation()
+  const kind = useNoted(segment.id)
+  return kind && <span className="noted">{t(kind === 'question' ? 'notes.asked' : 'notes.has')}</span>
 }

@@ -2,7 +2,8 @@
 import type { RefObject } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Project, Segment } from '../shared/types'
-import { Card, type CardHandle } from './card/Card'
+import { Card } from './card/Card'
+import type { CardHandle } from './card/cardHandle'
 import { Pair } from './Pair'
 import type { Store } from './store'
 import type { useCuts } from './useCuts'
@@ -14,6 +15,8 @@ const BELOW = 300
 
 interface Props {
   project: Project
+  // Names of files by number, where there are several.
+  files: Map<number, string>
   store: Store
   shown: Shown
   open: number | null
@@ -65,15 +68,18 @@ export function TextRows(props: Props) {
 }
 
 function Row({ index, ...props }: Props & { index: number }) {
-  const { project, store, shown, open, card, cuts, say, onOpen, onFinish, onEntry } = props
+  const { files, project, store, shown, open, card, cuts, say, onOpen, onFinish, onEntry } = props
   const segment = shown.segments[index]
+  const before = shown.segments[index - 1]
+  const file = before?.document_id === segment.document_id ? null : files.get(segment.document_id)
   if (segment.id !== open)
     return (
       <Pair
         segment={segment}
         project={project}
         index={index}
-        begins={begins(segment, shown.segments[index - 1])}
+        begins={begins(segment, before)}
+        file={file}
         onOpen={onOpen}
       />
     )

@@ -1,11 +1,13 @@
 // What Translate asks of the server.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
+import type { Finding } from '../check/queries'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, Version } from '../shared/types'
+import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion } from '../shared/types'
 import type { Act } from '../shared/useAct'
+import type { KnownOutlook } from './completion/ahead'
 
 export interface Listing {
   documents: { id: number; name: string }[]
@@ -19,6 +21,22 @@ export const proposalsQuery = (segment: number) => ({
   gcTime: 300_000,
 })
 
+// Not asked again by itself: a service that failed is not to be hammered.
+export const machineQuery = (segment: number) => ({
+  queryKey: keys.machineOf(segment),
+  queryFn: () => api.get<{ proposal: Proposal | null }>(`/segments/${segment}/machine`),
+  staleTime: 300_000,
+  gcTime: 300_000,
+  retry: false,
+})
+
+export const outlookQuery = (segment: number) => ({
+  queryKey: keys.outlook(segment),
+  queryFn: () => api.get<KnownOutlook>(`/segments/${segment}/outlook`),
+  staleTime: 20_000,
+  gcTime: 300_000,
+})
+
 export interface SegmentTerms {
   terms: FoundTerm[]
   carried: Carry[]
@@ -29,6 +47,16 @@ export const termsQuery = (segment: number) => ({
   queryFn: () => api.get<SegmentTerms>(`/segments/${segment}/terms`),
   staleTime: 20_000,
   gcTime: 300_000,
+})
+
+export interface Places {
+  segments: number[]
+  renderings: { term: string | null; segments: number[] }[]
+}
+export const placesQuery = (project: number, entry: number) => ({
+  queryKey: keys.places(project, entry),
+  queryFn: () => api.get<Places>(`/projects/${project}/term_places?entry_id=${entry}`),
+  staleTime: 0,
 })
 
 export interface AddedTerm {
@@ -56,6 +84,8 @@ export function useListing(project: number) {
     if (news.event === 'recut') void refreshText(cache, project)
     // Somebody changed a termbase of the project.
     if (news.event === 'terms') void cache.invalidateQueries({ queryKey: keys.allTerms })
+    if (news.event === 'terms' || news.event === 'learned')
+      void cache.invalidateQueries({ queryKey: keys.outlooks })
   })
   return useQuery({
     queryKey: keys.segments(project),
@@ -83,6 +113,7 @@ export function usePrefer(act: Act) {
         await api.patch('/settings', { preferences })
         await cache.invalidateQueries({ queryKey: keys.me })
         await cache.invalidateQueries({ queryKey: keys.allProposals })
+        await cache.invalidateQueries({ queryKey: keys.outlooks })
       }),
     [act, cache],
   )
@@ -95,10 +126,21 @@ export const usePage = (document: number) =>
     staleTime: Infinity,
   })
 
-export const usePast = (segment: Segment) =>
+// beside: a version that the others are compared with.
+export const usePast = (segment: Segment, beside: number | null) =>
   useQuery({
-    queryKey: keys.past(segment.id, segment.version),
-    queryFn: () => api.get<Version[]>(`/segments/${segment.id}/versions`),
+    queryKey: keys.past(segment.id, segment.version, beside),
+    queryFn: () => api.get<PastVersion[]>(`/segments/${segment.id}/versions?beside=${beside ?? ''}`),
+    placeholderData: (old) => old,
+  })
+
+type SegmentFinding = Pick<Finding, 'code' | 'level' | 'message' | 'fix'>
+
+// As the segment reads on the server: again with each version.
+export const useSegmentFindings = (segment: Segment) =>
+  useQuery({
+    queryKey: keys.segmentFindings(segment.id, segment.version),
+    queryFn: () => api.get<{ findings: SegmentFinding[] }>(`/segments/${segment.id}/findings`),
     placeholderData: (old) => old,
   })
 

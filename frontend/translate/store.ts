@@ -1,5 +1,6 @@
 // The segments of the open project, kept in the browser: one array, one open segment, listeners by segment.
 import type { Origin, Segment, State } from '../shared/types'
+import { Doings } from './doings'
 import type { Answer, Draft, Entry, Outbox } from '../shared/outbox'
 
 const UNFINISHED = new Set(['untouched', 'draft'])
@@ -16,8 +17,12 @@ interface Hooks {
 
 export class Store {
   readonly byId = new Map<number, Segment>()
+  readonly doings = new Doings()
   private listeners = new Set<() => void>()
   private revision = 0
+  private sums: { words: number; total: number; segments: number }
+  // Changes whenever the strip would look otherwise.
+  inked = 0
   // The text that each segment was confirmed with, as far as this page knows.
   private confirmed = new Map<number, { target: string; state: State }>()
   private stop: () => void
@@ -32,6 +37,7 @@ export class Store {
       this.byId.set(segment.id, segment)
       this.noteConfirmed(segment)
     })
+    this.sums = this.countAll()
     this.stop = outbox.listen(project, {
       done: (answer, newer) => this.answered(answer, newer),
       troubled: (entry) => {
@@ -57,6 +63,7 @@ export class Store {
     this.put(segment.id, newer ? { version: segment.version } : segment)
     this.noteConfirmed(segment)
     this.take(repeats)
+    if (repeats.length) this.doings.filled(segment.id, repeats.length)
     if (repeats.length || others) this.hooks.repeated(segment.id, repeats.length, others)
     if (!isUnfinished(segment)) this.hooks.learned()
     this.changed()
@@ -89,6 +96,7 @@ export class Store {
     this.send(segment, { target, origin, undone })
     const typed: State = target ? 'draft' : 'untouched'
     this.put(id, { target, origin, state: undone ? before!.state : typed })
+    this.doings.note(segment, this.byId.get(id)!)
     this.changed()
   }
 
@@ -98,6 +106,7 @@ export class Store {
     this.send(segment, { target, origin, confirm: true })
     this.put(id, { target, origin, state: 'translated' })
     this.confirmed.set(id, { target, state: 'translated' })
+    this.doings.note(segment, this.byId.get(id)!)
     this.changed()
   }
 
@@ -133,18 +142,26 @@ export class Store {
     this.changed()
   }
 
-  done() {
-    let words = 0,
-      total = 0,
-      segments = 0
+  // Words and segments that are done, and all words; kept as they change.
+  done = () => this.sums
+
+  private countAll() {
+    const sums = { words: 0, total: 0, segments: 0 }
     for (const segment of this.segments) {
-      total += segment.words
+      sums.total += segment.words
       if (!isUnfinished(segment)) {
-        words += segment.words
-        segments += 1
+        sums.words += segment.words
+        sums.segments += 1
       }
     }
-    return { words, total, segments }
+    return sums
+  }
+
+  private recount(old: Segment, next: Segment) {
+    const step = Number(!isUnfinished(next)) - Number(!isUnfinished(old))
+    const { words, total, segments } = this.sums
+    if (step) this.sums = { words: words + step * next.words, total, segments: segments + step }
+    if (old.state !== next.state || old.marked !== next.marked) this.inked += 1
   }
 
   // Segments are replaced, not changed, so that a row sees that it is another one.
@@ -152,6 +169,7 @@ export class Store {
     const old = this.byId.get(id)
     if (!old) return
     const next = { ...old, ...fields }
+    this.recount(old, next)
     this.byId.set(id, next)
     const at = this.index(id)
     if (at >= 0) this.segments[at] = next

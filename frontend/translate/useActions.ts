@@ -4,8 +4,10 @@ import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import type { Segment } from '../shared/types'
 import type { Act } from '../shared/useAct'
-import type { CardHandle } from './card/Card'
+import type { CardHandle } from './card/cardHandle'
 import type { Store } from './store'
+import type { useDoings } from './useDoings'
+import type { useCompanion } from './companion/useCompanion'
 import type { useCuts } from './useCuts'
 import type { useOpen } from './useOpen'
 import type { Actions } from './useTextKeys'
@@ -16,16 +18,19 @@ interface Parts {
   store: Store
   opening: ReturnType<typeof useOpen>
   cuts: ReturnType<typeof useCuts>
+  companion: ReturnType<typeof useCompanion>
+  doings: ReturnType<typeof useDoings>
   act: Act
   say: (text: string) => void
   nextUnfinished: () => void
-  lookUp: () => void
-  fold: () => void
-  showEntry: (entry?: number) => void
+  nextMarked: () => void
+  showDone: () => void
 }
 
 export function useActions(parts: Parts): Actions {
-  const { card, scroll, store, opening, cuts, act, say, nextUnfinished, lookUp, fold, showEntry } = parts
+  const { card, scroll, store, opening, cuts, companion, doings, act, say } = parts
+  const { nextUnfinished, nextMarked, showDone } = parts
+  const { fold, lookUp, showEntry, writeNote, showPast, showApart } = companion
   const { open, openAt, openRow, close } = opening
   const { setCutting, join } = cuts
   const setApart = useSetApart(store, open, act, say)
@@ -44,12 +49,18 @@ export function useActions(parts: Parts): Actions {
       nextProposal: () => card.current?.choose(1),
       previousProposal: () => card.current?.choose(-1),
       takeProposal: () => card.current?.take(),
+      takeWords: () => card.current?.takeWords(),
       addTerm: () => card.current?.addTerm(),
       carry: () => card.current?.carry(),
       spelling: () => card.current?.spelling(),
+      offers: () => card.current?.offers(),
       entry: () => showEntry(),
       missingCode: () => card.current?.missingCode(),
       takeSource: () => card.current?.take(0),
+      note: writeNote,
+      past: showPast,
+      nextMarked,
+      clear: () => card.current?.clear(),
       comeBack: () => {
         if (open !== null) store.mark(open)
       },
@@ -58,15 +69,21 @@ export function useActions(parts: Parts): Actions {
       lookUp,
       apart: setApart,
       companion: fold,
+      apartWindow: showApart,
       undo: () => card.current?.undo(),
+      takeBack: () => doings.takeBack(),
+      doAgain: doings.doAgain,
+      whatWasDone: showDone,
       redo: () => card.current?.redo(),
     }),
     [
       card,
       close,
+      doings,
       fold,
       join,
       lookUp,
+      nextMarked,
       nextUnfinished,
       open,
       openAt,
@@ -74,8 +91,12 @@ export function useActions(parts: Parts): Actions {
       scroll,
       setApart,
       setCutting,
+      showApart,
+      showDone,
       showEntry,
+      showPast,
       store,
+      writeNote,
     ],
   )
 }

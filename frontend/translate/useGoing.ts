@@ -7,7 +7,7 @@ import { useNavigate } from 'react-router'
 import { api } from '../shared/api'
 import { missingCodes } from '../shared/balance'
 import type { Project } from '../shared/types'
-import { proposalsQuery, termsQuery } from './queries'
+import { outlookQuery, proposalsQuery, termsQuery } from './queries'
 import { isUnfinished, type Store } from './store'
 import type { useOpen } from './useOpen'
 import type { Shown } from './useShown'
@@ -60,6 +60,15 @@ export function useGoing({ project, store, shown, opening, hash, say }: Where) {
     say(codes ? t('translate.lostAtEnd', { codes }) : t('translate.allDone'))
   }, [open, openAt, openRow, order, say, store, t, unfinishedAt])
 
+  const nextMarked = useCallback(() => {
+    const count = order.length
+    for (let step = 1; step <= count; step += 1) {
+      const index = (Math.max(openAt, -1) + step + count) % count
+      if (store.byId.get(order[index])!.marked) return openRow(index, AFAR)
+    }
+    say(t('translate.noneMarked'))
+  }, [openAt, openRow, order, say, store, t])
+
   // To a segment by its number in the database, also when it is not among those shown.
   const goTo = useCallback(
     (segment: number) => {
@@ -70,7 +79,7 @@ export function useGoing({ project, store, shown, opening, hash, say }: Where) {
     },
     [go, openRow, order, showAll],
   )
-  return { nextUnfinished, goTo }
+  return { nextUnfinished, nextMarked, goTo }
 }
 
 // Proposals for what comes next are there before it is opened.
@@ -83,6 +92,7 @@ function useAhead(order: number[], openAt: number, unfinishedAt: (index: number)
       if (!unfinishedAt(index)) continue
       void cache.prefetchQuery({ ...proposalsQuery(order[index]), staleTime: FRESH })
       void cache.prefetchQuery(termsQuery(order[index]))
+      void cache.prefetchQuery(outlookQuery(order[index]))
       found += 1
     }
   }, [cache, openAt, order, unfinishedAt])

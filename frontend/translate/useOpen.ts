@@ -28,7 +28,7 @@ const rowAt = (column: HTMLElement | null, index: number) =>
 export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[], segments: Segment[]) {
   const [open, setOpen] = useState<number | null>(null)
   const openAt = open === null ? -1 : order.indexOf(open)
-  const rows = useRows(scroll, segments, openAt)
+  const rows = useRows({ scroll, order, segments, openAt })
   const anchor = useRef<number | null>(null)
 
   const openRow = useCallback(
@@ -36,7 +36,9 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
       if (index < 0 || index >= order.length) return
       const column = scroll.current
       const row = rowAt(column, index)
-      anchor.current = top ?? (column ? topFor(column, row) : FIRST)
+      const wanted = top ?? (column ? topFor(column, row) : FIRST)
+      // Also where the window is low.
+      anchor.current = column ? Math.min(wanted, column.clientHeight * LOWEST) : wanted
       if (!row) rows.scrollToIndex(index, { align: 'start' })
       setOpen(order[index])
       window.history.replaceState(null, '', `#${order[index]}`)

@@ -1,6 +1,6 @@
 // The rows of the text, of which only those in sight are drawn.
 import { defaultRangeExtractor, useVirtualizer, type Range } from '@tanstack/react-virtual'
-import type { RefObject } from 'react'
+import { useCallback, type RefObject } from 'react'
 import type { Segment } from '../shared/types'
 
 // What a row takes before it is measured: letters to a line, the height of a line, what stands around.
@@ -18,13 +18,22 @@ const estimate = ({ source, target }: Segment) => {
 const withOpen = (shown: number[], open: number) =>
   open < 0 || shown.includes(open) ? shown : [...shown, open].toSorted((one, other) => one - other)
 
-export function useRows(scroll: RefObject<HTMLDivElement | null>, segments: Segment[], openAt: number) {
+interface Parts {
+  scroll: RefObject<HTMLDivElement | null>
+  order: number[]
+  segments: Segment[]
+  openAt: number
+}
+
+export function useRows({ scroll, order, segments, openAt }: Parts) {
+  // One function for one order: all rows are laid out anew whenever it is another.
+  const keyOf = useCallback((index: number) => order[index], [order])
   return useVirtualizer({
     count: segments.length,
     getScrollElement: () => scroll.current,
     overscan: 8,
     rangeExtractor: (range: Range) => withOpen(defaultRangeExtractor(range), openAt),
-    getItemKey: (index) => segments[index].id,
+    getItemKey: keyOf,
     estimateSize: (index) => estimate(segments[index]),
   })
 }

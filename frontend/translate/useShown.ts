@@ -1,6 +1,10 @@
 // Which segments are shown: all, the unfinished, those to come back to; of all files or one.
 import { useMemo, useState } from 'react'
 import type { Segment } from '../shared/types'
+import type { Only } from './companion/TermPlaces'
+import { ANYTHING, fitting } from './filter/conditions'
+import { useFound } from './filter/useFound'
+import type { Noted } from './noted'
 import { isUnfinished, type Store } from './store'
 
 export const FILTERS = ['everything', 'unfinished', 'marked'] as const
@@ -13,25 +17,50 @@ const FITS: Record<Filter, (segment: Segment) => boolean> = {
   marked: (segment) => segment.marked,
 }
 
-export function useShown(store: Store, revision: number) {
+export function useShown(store: Store, revision: number, noted: Noted) {
   const [filter, setFilter] = useState<Filter>('everything')
   const [file, setFile] = useState(ALL_FILES)
+  // Certain segments alone, by a name.
+  const [only, setOnly] = useState<Only | null>(null)
+  const [conditions, setConditions] = useState(ANYTHING)
+  const found = useFound(store.project, conditions)
   // Decided when the filter is set, so that a row does not vanish under the hand.
   const order = useMemo(
     () =>
-      store.segments
+      fitting(store.segments, conditions, { noted, found })
         .filter(
-          (segment) => (file === ALL_FILES || segment.document_id === Number(file)) && FITS[filter](segment),
+          (segment) =>
+            (file === ALL_FILES || segment.document_id === Number(file)) &&
+            FITS[filter](segment) &&
+            (!only || only.ids.has(segment.id)),
         )
         .map((segment) => segment.id),
-    [store, filter, file],
+    [store, filter, file, only, conditions, found], // eslint-disable-line react-hooks/exhaustive-deps
   )
   const segments = useMemo(() => order.map((id) => store.byId.get(id)!), [order, store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
-  const showAll = () => {
-    setFilter('everything')
-    setFile(ALL_FILES)
-  }
-  return { filter, setFilter, file, setFile, order, segments, showAll }
+  // The same object as long as nothing is chosen otherwise: what is drawn by it is not drawn again at each key.
+  const choices = useMemo(
+    () => ({
+      conditions,
+      setConditions,
+      only,
+      setOnly,
+      filter,
+      setFilter,
+      file,
+      setFile,
+      order,
+      showAll: () => {
+        setFilter('everything')
+        setFile(ALL_FILES)
+        setOnly(null)
+        setConditions(ANYTHING)
+      },
+    }),
+    [conditions, file, filter, only, order],
+  )
+  return { ...choices, choices, segments }
 }
 
 export type Shown = ReturnType<typeof useShown>
+export type Choices = Shown['choices']

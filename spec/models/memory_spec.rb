@@ -132,7 +132,7 @@ RSpec.describe Memory do
     expect(memory.units.distinct.count(:source)).to eq(100)
     change.undo
     expect(memory.units.count).to eq(0)
-    expect(Memory::Index.new(memory.id).find(%w[sentence 7], 2, 70, 100) & MemoryUnit.ids).to eq([])
+    expect(Memory::Index.new(memory.id).find(%w[sentence 7], 2, 70, 100, 50) & MemoryUnit.ids).to eq([])
   end
 
   describe "import by a process of its own" do

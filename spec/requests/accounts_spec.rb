@@ -99,6 +99,12 @@ RSpec.describe "Accounts" do
       act = ProjectAct.note(project, owner, "rules")
       {
         **numbers_of_counts, **numbers_of_terms,
+        "notes" => Note.add(segment, "x", by: owner).id,
+        "let_stands" => LetStand.create!(project: project, author: "x", code: "end-mark", digest: "x").id,
+        "pretranslations" => ProjectAct.note(project, owner, "pretranslation").id,
+        "machine_services" => owner.machine_services.create!(
+          name: "x", address: "http://x.example", **Machine::TEMPLATES["lists"]
+        ).id,
         "project_id" => project.id, "document_id" => project.documents.first.id, "segment_id" => segment.id,
         "memory_id" => memory.id, "projects" => project.id, "documents" => project.documents.first.id,
         "segments" => segment.id, "memories" => memory.id, "memory_units" => memory.units.first.id,
@@ -131,7 +137,10 @@ RSpec.describe "Accounts" do
       act = termbase.act("add") { |recorder| record = recorder.add(Glossema::Terms::Entry.from_data(data)) }
       {
         "termbases" => termbase.id, "termbase_id" => termbase.id, "term_entries" => record.id,
-        "termbase_acts" => act.id
+        "term_entry_id" => record.id,
+        "termbase_acts" => act.id,
+        "term_candidates" => termbase.candidates.create!(act: act, lang: "en", text: "rim", folded: "rim",
+          count: 2, score: 1).id
       }
     end
     # Addresses with a number that names nothing of a person.

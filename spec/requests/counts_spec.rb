@@ -26,11 +26,13 @@ RSpec.describe "Clients, counts and quotes" do
   end
 
   describe "a client" do
+    let(:termbase) { user.termbases.create!(name: "Tarnholt") }
     let(:made) do
       client(
         subjects: ["Bicycles", " ", "Bicycles"],
         people: [{ name: "Femke", role: "orders", email: "femke@tarnholt.example" }],
         memories: [{ memory_id: memory.id, learns: "deliver", penalty: 2 }],
+        termbases: [{ termbase_id: termbase.id, adds: true, checks: false, read_only: false }],
         never_used: ["cheap"],
         never_translated: ["Longtail"],
         file_pattern: "{reference} {name} {target}",
@@ -53,6 +55,13 @@ RSpec.describe "Clients, counts and quotes" do
       expect(body["memories"].map { |row| row.values_at("memory_id", "learns", "penalty") }).to eq(
         [[memory.id, "deliver", 2]]
       )
+      expect(body["termbases"]).to eq([made["termbases"].first.merge("name" => "Tarnholt", "entries" => 0)])
+      someone = User.create!(name: "Anneke Vos", email: "anneke@vos.example", password: "cargo-bicycle")
+      other = someone.termbases.create!(name: "Hers")
+      patch "/api/clients/#{made["id"]}", params: { termbases: [{ termbase_id: other.id }] }, as: :json
+      expect(body["error"]["message"]).to include("One of the termbases is not there any more")
+      get "/api/clients/#{made["id"]}"
+      expect(body["termbases"].pluck("termbase_id", "adds", "checks")).to eq([[termbase.id, true, false]])
     end
 
     it "keeps what was changed in a project with one press, and names delivered files so" do
@@ -174,12 +183,12 @@ RSpec.describe "Clients, counts and quotes" do
     it "counts by several processes as by one" do
       segments = project.segments.order(:position).to_a
       matching = Report::Matching.new(project, [[memory.id, 0]])
-      shares = Array.new(2) { |turn| matching.share(segments, turn, 2) }.sum([])
-      alone = matching.rows(segments).each_with_index.filter_map { |(_, found), index|
-        found && [index, *found]
-      }
-      expect(alone).not_to be_empty
-      expect(shares.sort).to eq(alone)
+      rows = matching.rows(segments)
+      bands = Glossema::Counting::Bands.assign(rows)
+      inside = Glossema::Counting::Likeness.bands(rows.map(&:first), bands, project.counted_languages)
+      alone = rows.each_index.map { |index| [index, *(rows[index][1]&.to_a || [nil, nil]), inside[index]] }
+      expect(alone.filter_map(&:second)).not_to be_empty
+      expect(Array.new(2) { |turn| matching.share(segments, turn, 2) }.sum([]).sort_by(&:first)).to eq(alone)
     end
 
     it "becomes a quote whose sums the core checks, and which stays as it is" do

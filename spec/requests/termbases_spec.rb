@@ -46,6 +46,57 @@ RSpec.describe "Termbases" do
     expect(body).to include("entries" => 3, "languages" => %w[en it])
   end
 
+  it "takes over what is never to be translated, as words or patterns, and refuses a pattern that is none" do
+    never = ["brake pads", "/\\d+ km\\/h/"]
+    patch "/api/projects/#{project.id}", params: { never_translated: never }, as: :json
+    get "/api/segments/#{project.segments.first.id}/terms"
+    expect(body["carried"].map { |one| one.values_at("kind", "target") }).to eq([["kept", "brake pads"]])
+    get "/api/segments/#{project.segments.last.id}/terms"
+    expect(body["carried"].map { |one| one.values_at("kind", "target") }).to eq([["kept", "25 km/h"]])
+    patch "/api/projects/#{project.id}", params: { never_translated: ["/(/"] }, as: :json
+    expect(body["error"]).to include("code" => "list-pattern", "message" => start_with("“/(/” is no pattern"))
+    client = user.clients.create!(name: "Tarnholt")
+    patch "/api/clients/#{client.id}", params: { never_used: ["/.*/"] }, as: :json
+    expect(body["error"]["message"]).to eq("The pattern “/.*/” would match everything.")
+    expect([project.reload.never_translated, client.reload.never_used]).to eq([never, []])
+  end
+
+  it "tells where an entry stands in a project and how it was translated there, and how it was before" do
+    made = add({ "en" => "brake", "it" => %w[freno freni] })
+    first, second = project.segments.order(:position).to_a
+    first.confirm("Controllare le pastiglie del freno.", origin: { "kind" => "typed" }, by: user)
+    get "/api/projects/#{project.id}/term_places", params: { entry_id: made["id"] }
+    expect(body).to eq("segments" => [first.id, second.id],
+      "renderings" => [{ "term" => "freno", "segments" => [first.id] }])
+    patch "/api/term_entries/#{made["id"]}", params: entry({ "en" => "brake", "it" => "freno" }), as: :json
+    get "/api/term_entries/#{made["id"]}/versions"
+    before = body.sole
+    expect(before).to include("kind" => "edit", "author" => user.name)
+    expect(before["sections"].last["terms"].pluck("text")).to eq(%w[freno freni])
+  end
+
+  it "says the same of many entries at once, as one act, and shows the picture of a concept" do
+    ids = %w[rim hub].map { |text| add({ "en" => text, "it" => "#{text}o" }, subject: "Old")["id"] }
+    post "/api/termbases/#{termbase.id}/edits", params: { ids: ids, subject: "Wheels" }, as: :json
+    expect(list(subject: "Wheels").sort).to eq(%w[hub rim])
+    forbidden = { ids: ids, lang: "it", status: "forbidden" }
+    post "/api/termbases/#{termbase.id}/edits", params: forbidden, as: :json
+    expect(termbase.entries.map { |one| one.entry.in("it").first.terms.first.usable? }).to eq([false, false])
+    termbase.acts.order(:id).last(2).reverse.each(&:undo)
+    expect(list(subject: "Old").sort).to eq(%w[hub rim])
+    post "/api/termbases/#{termbase.id}/edits", params: { ids: ids, lang: "it", status: "nice" }, as: :json
+    expect(body["error"]["code"]).to eq("status-unknown")
+    picture = Rails.root.join("docs/screenshots/today.png").binread
+    put "/api/term_entries/#{ids[0]}/picture", params: { file: upload(picture, "rim.png") }
+    expect(body["has_image"]).to be(true)
+    get "/api/term_entries/#{ids[0]}/picture"
+    expect(response.body.b).to eq(picture)
+    put "/api/term_entries/#{ids[0]}/picture", params: { file: upload("no picture", "rim.png") }
+    expect(body["error"]["code"]).to eq("picture-wrong")
+    delete "/api/term_entries/#{ids[0]}/picture"
+    expect(body["has_image"]).to be(false)
+  end
+
   it "changes what is said and keeps the rest, and undoes each act" do
     made = add({ "en" => "brake pad", "it" => "pastiglia" }, definition: "A part.")
     record = TermEntry.find(made["id"])
@@ -108,6 +159,17 @@ RSpec.describe "Termbases" do
       expect([termbase, other].map { |one| one.entries.there.count }).to eq([1, 1])
     end
 
+    it "never goes into one that is read only here, and never into another in its stead" do
+      other = user.termbases.create!(name: "General")
+      project.attach_termbases([{ termbase_id: termbase.id, read_only: true }, { termbase_id: other.id }])
+      pair("rim", "cerchio")
+      expect([termbase, other].map { |one| one.entries.there.count }).to eq([0, 1])
+      pair("hub", "mozzo", place: 1)
+      expect(body["error"]).to include("code" => "termbase-read-only",
+        "message" => "“#{termbase.name}” is read only in this project; Brief says so.")
+      expect([termbase, other].map { |one| one.entries.there.count }).to eq([0, 1])
+    end
+
     it "refuses what is not marked, and a project without a termbase" do
       pair("rim", " ")
       expect(body["error"]["code"]).to eq("term-missing")
@@ -141,6 +203,45 @@ RSpec.describe "Termbases" do
     end
     delete "/api/termbase_acts/#{copy.acts.last.id}"
     expect(copy.entries.there.count).to eq(0)
+  end
+
+  it "takes a large file in by steps, goes on where it was, and is taken back whole" do
+    rows = Array.new(12_000) { |index| "#{index},term number #{index},termine numero #{index}" }
+    csv = ->(count) { ["id,en,it", *rows.first(count)].join("\n") }
+    # The server went down after some steps: what was read so far is in, the rest is not.
+    post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(csv[1500], "large.csv") }
+    expect(body["facts"]).to include("state" => "done", "read" => 1500)
+    act = termbase.acts.last
+    act.files.attach(io: StringIO.new(csv[12_000]), filename: "large.csv")
+    act.files.first.purge
+    act.update!(facts: act.facts.merge("state" => "reading"))
+    BringTermsJob.perform_now(act.reload)
+    get "/api/termbase_acts/#{act.id}"
+    expect(body).to include("count" => 12_000, "facts" => include("state" => "done", "added" => 12_000))
+    expect([termbase.entries.there.count, Term.where(termbase_id: termbase.id).count]).to eq([12_000, 24_000])
+    act.reload.undo
+    expect([termbase.entries.there.count, Term.where(termbase_id: termbase.id).count]).to eq([0, 0])
+    post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(csv[12_000], "large.csv") }
+    expect(body["facts"]).to include("state" => "reading")
+    TermbaseAct.last.undo
+    BringTermsJob.perform_now(TermbaseAct.last)
+    expect(termbase.entries.there.count).to eq(0)
+  end
+
+  it "joins entries of a TBX that have the same id, and says so" do
+    concept = lambda do |text|
+      terms = "<langSec xml:lang='en'><termSec><term>#{text}</term></termSec></langSec>"
+      "<conceptEntry id='c1'>#{terms}</conceptEntry>"
+    end
+    header = "<tbxHeader><fileDesc><sourceDesc><p>x</p></sourceDesc></fileDesc></tbxHeader>"
+    entries = concept["rim"] + concept["wheel rim"]
+    tbx = "<tbx type='TBX-Core' style='dca' xml:lang='en' xmlns='urn:iso:std:iso:30042:ed-2'>" \
+      "#{header}<text><body>#{entries}</body></text></tbx>"
+    post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(tbx, "t.tbx") }
+    expect(body["facts"]["faults"].pluck("message")).to eq(
+      ["The id “c1” stands more than once; what it says was joined."]
+    )
+    expect(termbase.entries.sole.entry.terms.map(&:text)).to eq(["rim", "wheel rim"])
   end
 
   it "writes nothing of a file that cannot be read" do

@@ -225,10 +225,24 @@ RSpec.describe "The work" do
       expect(segments[0].reload).to have_attributes(target: "", state: "untouched")
     end
 
+    it "makes the finished file at any time, and records nothing" do
+      write(segments[4], "Rivolgersi al rivenditore.", confirm: true)
+      get "/api/documents/#{project.documents.first.id}/finished_file"
+      expect(response.headers["Content-Disposition"]).to include("it-IT")
+      read = Glossema::Document.new(response.body, name: "x.docx", language: "it")
+      expect(read.segments.map { |segment| segment.content.text }).to include("Rivolgersi al rivenditore.")
+      expect(Delivery.count).to eq(0)
+      project.documents.first.update!(state: "reading")
+      get "/api/documents/#{project.documents.first.id}/finished_file"
+      expect(body["error"]["code"]).to eq("not-read-yet")
+    end
+
     it "makes no version of a mark, and leaves the state as it is" do
       write(segments[4], "Rivolgersi al rivenditore.", confirm: true)
       write(segments[4], "Rivolgersi al rivenditore.", marked: true)
       write(segments[3], "", marked: true)
+      write(segments[2], "Oliare.", marked: true, confirm: true)
+      expect(segments[2].reload).to have_attributes(marked: true, state: "translated")
       rows = [segments[4], segments[3]].map(&:reload)
       expect(rows.map { |row| [row.state, row.marked, row.versions.count] }).to eq(
         [["translated", true, 1], ["untouched", true, 0]]

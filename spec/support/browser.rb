@@ -5,6 +5,13 @@ require "selenium-webdriver"
 require "tmpdir"
 
 Selenium::WebDriver::Chrome::Service.driver_path = "/usr/bin/chromedriver"
+
+# The driver tells of an element that went away between two questions as "unknown error" too: it is asked
+# again, like any stale one, until the time for waiting is over.
+class Chromium < Capybara::Selenium::Driver
+  def invalid_element_errors = super + [Selenium::WebDriver::Error::UnknownError]
+end
+
 Capybara.register_driver(:chromium) do |app|
   options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
   %w[
@@ -13,7 +20,7 @@ Capybara.register_driver(:chromium) do |app|
   ].each { |argument| options.add_argument(argument) }
   options.add_argument("--user-data-dir=#{Dir.mktmpdir}")
   options.add_preference("download.default_directory", Browsing::DOWNLOADS)
-  Capybara::Selenium::Driver.new(app, browser: :chrome, options: options)
+  Chromium.new(app, browser: :chrome, options: options)
 end
 Capybara.server = :puma, { Silent: true }
 Capybara.default_max_wait_time = 8
@@ -22,7 +29,9 @@ Capybara.enable_aria_label = true
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
-    own_words term_entry_versions termbase_acts terms term_entries attached_termbases termbases
+    let_stands checked_segments notes machine_requests machine_answers machine_services own_words
+    term_candidates term_entry_versions
+    termbase_acts terms term_entries attached_termbases termbases
     quotes reports rate_cards put_aways project_acts kept_translations
     delivered_files deliveries versions segments documents
     attachments_of_memories memory_unit_versions memory_changes memory_units memory_postings memory_parts
@@ -51,6 +60,16 @@ module Browsing
   def type(text) = page.driver.browser.action.send_keys(text).perform
   def card = find(".card")
   def editor = find(".card [role=textbox]")
+
+  # The text of the open segment as it is written, without what stands palely after it.
+  def written = page.evaluate_script(<<~JS)
+    (() => {
+      const copy = document.querySelector('.card [role=textbox]').cloneNode(true)
+      copy.querySelectorAll('.pale-offer, .offers').forEach((one) => one.remove())
+      return copy.textContent
+    })()
+  JS
+
   def on_disk(segment) = Segment.uncached { Segment.find(segment.id) }
 
   def eventually(seconds = 8)
@@ -92,7 +111,11 @@ end
 
 RSpec.configure do |config|
   config.include Browsing, type: :system
-  config.prepend_before(:each, type: :system) { self.class.use_transactional_tests = false }
+  # Processes of their own see what a spec made: nothing of it stands in a transaction.
+  config.include(
+    Module.new { def self.included(group) = group.use_transactional_tests = false },
+    type: :system
+  )
   config.before(:each, type: :system) do
     driven_by(:chromium)
     ActiveJob::Base.queue_adapter = ActiveJob::QueueAdapters::AsyncAdapter.new(min_threads: 1, max_threads: 2)

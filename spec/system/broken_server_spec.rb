@@ -43,7 +43,7 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
     expect(card).to have_css(".source", text: "Load the box")
     type("Caricare il cassone")
     server.start
-    eventually(30) do
+    eventually(60) do
       expect(server.on_disk(0)).to eq(["Controllare i freni prima di partire.", "translated"])
       expect(server.on_disk(1)).to eq(["Caricare il cassone", "draft"])
     end

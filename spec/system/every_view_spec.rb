@@ -34,6 +34,10 @@ RSpec.describe "Every view" do
       "/projects/#{project.id}/translate" => ".card",
       "/projects/#{project.id}/deliver" => "main h1",
       "/projects/#{project.id}/rules" => "main h1",
+      "/projects/#{project.id}/check" => ".findings li",
+      "/projects/#{project.id}/questions" => ".question-list",
+      "/settings/keys" => ".key-line",
+      "/settings/machine" => "main h1",
       "/settings/rules" => "main h1",
       "/settings/account" => "main h1",
       "/settings/put-away" => "main h1"
@@ -47,6 +51,7 @@ RSpec.describe "Every view" do
 
   before do
     quote
+    Note.add(project.segments.first, "Which deck?", by: user, kind: "question")
     project.segments.order(:position).first.confirm("Il pianale posteriore.", by: user, origin: {})
     sign_in(user)
   end

@@ -88,7 +88,7 @@ RSpec.describe "Keyboard" do
 
     palette("Begin the project")
     expect(page).to have_css(".card")
-    palette("lowest score shown: from 70")
+    palette("matches are shown from: 70")
     eventually { expect(user.reload.preferences["floor"]).to eq(70) }
     palette("which segments are shown: what is unf")
     expect(page).to have_css("[aria-label^='Which segments are shown: what is unfinished']")

@@ -181,7 +181,7 @@ RSpec.describe "Memories" do
     click_button "also with other endings"
     expect(page).to have_css(".hits", text: "Controllare le cinghie.")
     click_button "Put in at the caret"
-    expect(editor.text).to eq("Controllare le cinghie.")
+    expect(written).to eq("Controllare le cinghie.")
   end
 
   it "keeps repeats together: filled, undone, asked about, and let be" do
@@ -190,9 +190,9 @@ RSpec.describe "Memories" do
     sign_in(user)
     visit "/projects/#{project.id}/translate##{first.id}"
     expect(card).to have_css("[role=textbox]")
-    click_button "Repeats: repeats filled as drafts"
-    click_button "repeats confirmed too"
-    expect(page).to have_button("Repeats: repeats confirmed too")
+    click_button "ways of working"
+    find(".ways label", text: "filled and confirmed").click
+    eventually { expect(user.reload.preferences["confirm_repeats"]).to be(true) }
     write =
       lambda do |text|
         visit "/memories"

@@ -45,6 +45,40 @@ RSpec.describe "Modules" do
     expect(answers).to eq(list.map { |one| one["holdable"] })
   end
 
+  it "know where a sentence begins and what is still to come as the core does" do
+    list = cases("beginning")
+    answers = ask("return arguments[0].map((one) => glossema.sentenceBegins(one.before))", list)
+    expect(answers).to eq(list.map { |one| one["beginning"] })
+    list = cases("still_to_come")
+    answers = ask(<<~JS, list)
+      return arguments[0].map(({ carried, target }) =>
+        glossema.stillToCome(carried.map((text) => ({ target: text })), target).map((one) => one.target))
+    JS
+    expect(answers).to eq(list.map { |one| one["left"] })
+  end
+
+  it "offer what may follow as the core does" do
+    list = cases("completion")
+    answers = ask(<<~JS, list)
+      return arguments[0].map(({ outlook, offers }) => {
+        const ahead = new glossema.Ahead(outlook)
+        return offers.map(({ prefix }) => ahead.offers(prefix).map(({ text, kind }) => [text, kind]))
+      })
+    JS
+    expect(answers).to eq(list.map { |one| one["offers"].pluck("texts") })
+  end
+
+  it "know which code may come next as the core does" do
+    list = cases("next_code")
+    answers = ask(<<~JS, list)
+      return arguments[0].map(({ source, target }) => {
+        const next = glossema.nextCode(source, target)
+        return next && [glossema.written(next[0]), next[1]]
+      })
+    JS
+    expect(answers).to eq(list.pluck("next"))
+  end
+
   it "compute what a count costs as the core does" do
     list = cases("quote")
     sums = ask("return arguments[0].map(({ bands, rates }) => glossema.quoteOf(bands, rates))", list)
@@ -104,6 +138,26 @@ RSpec.describe "Modules" do
           outbox.put({ segment, project, number: 1, target, origin: { kind: 'typed' }, base: 0, ...more })
         outbox.ready.then(async () => done(await (async () => { #{script} })()))
       JS
+    end
+
+    it "takes what it sent for its own, though the answer was lost, and for no other wording" do
+      status = outbox(<<~JS)
+        const real = window.fetch
+        let lost = 1
+        window.fetch = async (...asked) => {
+          const answer = await real(...asked)
+          if (asked[1]?.method === 'PATCH' && lost-- > 0) throw new TypeError('lost')
+          return answer
+        }
+        draft('Uno')
+        await new Promise((then) => setTimeout(then, 900))
+        draft('Uno e due')
+        await new Promise((then) => setTimeout(then, 4000))
+        window.fetch = real
+        return outbox.snapshot()
+      JS
+      expect(status.slice("waiting", "troubled")).to eq("waiting" => 0, "troubled" => [])
+      expect(on_disk(segment).target).to eq("Uno e due")
     end
 
     it "keeps a confirmation that still waits when the same text is put again" do

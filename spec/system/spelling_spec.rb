@@ -40,4 +40,16 @@ RSpec.describe "Spelling" do
     press(:alt, "s")
     expect(page).to have_css("[role=status]", text: "No misspelt word here.")
   end
+
+  it "lets a word stand in this segment without learning it" do
+    type("Reggiborsa alto")
+    expect(editor).to have_css(".misspelled", text: "Reggiborsa")
+    press(:alt, "s")
+    click_button "let it stand here"
+    expect(editor).to have_no_css(".misspelled")
+    type(" qui")
+    sleep 0.5
+    expect(editor).to have_no_css(".misspelled")
+    expect(user.own_words.count).to eq(0)
+  end
 end

@@ -80,7 +80,9 @@ RSpec.describe "Terms" do
     type("Controllare le pastiglie")
     mark("brake pads")
     press(:alt, "t")
-    expect(page).to have_css("[role=status]", text: "Mark a term in the source and its translation")
+    expect(page).to have_field("its translation", focused: true)
+    press(:escape)
+    expect(page).to have_no_field("term in the source")
     editor.click
     press(:end)
     press(:control, :shift, :left)
@@ -99,6 +101,39 @@ RSpec.describe "Terms" do
     expect(card).to have_no_css("mark.of-term")
     add({ "en" => "brake pad", "it" => "pastiglia" })
     expect(card).to have_css(".source mark.of-term", text: "brake pads", wait: 2)
+  end
+
+  it "adds a term by keyboard alone, edits its entry beside the text, and shows its places alone" do
+    open_project
+    editor.click
+    type("Controllare le pastiglie")
+    press(:alt, "t")
+    type("brake pad")
+    press(:tab)
+    type("pastiglia")
+    press(:enter)
+    expect(card).to have_css(".term-pairs", text: "brake pad pastiglia")
+    expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("textbox")
+    press(:alt, "e")
+    click_button "2 places"
+    expect(page).to have_css(".column-head", text: "only brake pad")
+    expect(page).to have_css(".row", count: 2)
+    click_button "Edit this entry"
+    within(".companion") do
+      fill_in "Term in Italian", with: "pastiglia del freno"
+      click_button "Keep"
+      expect(page).to have_css(".term-entry", text: "pastiglia del freno")
+    end
+    expect(card).to have_css(".term-pairs", text: "pastiglia del freno")
+    click_button "only brake pad"
+    expect(page).to have_css(".row", count: 3)
+    visit "/termbases/#{termbase.id}"
+    click_button "Edit brake pad"
+    find("summary", text: "How it was before").click
+    click_button "Bring this back"
+    expect(page).to have_css(".entry", text: "pastiglia")
+    eventually { expect(TermEntry.last.entry.in("it").first.terms.map(&:text)).to eq(["pastiglia"]) }
+    expect(faults).to eq([])
   end
 
   it "makes a termbase, adds and edits entries, takes a file in, and undoes" do
@@ -126,12 +161,48 @@ RSpec.describe "Terms" do
     expect(page).to have_text("1 added, 1 merged, 0 the same.")
     fill_in "Search terms", with: "mozz"
     expect(page).to have_css(".entry", count: 1, text: "hub")
-    click_button "What was done"
+    click_link "What was done"
     expect(page).to have_css(".term-acts li", count: 3)
     first(".term-acts .link", text: "Undo").click
     expect(page).to have_css(".term-acts .undone", count: 1)
-    click_button "Entries"
+    click_link "Entries"
     expect(page).to have_text("No entry fits.")
     expect(faults).to eq([])
+  end
+
+  it "walks candidates by keyboard: accepted as edited, put off, refused, and taken back" do
+    project
+    memory = make_memory(user, [["Fit the mudguard.", "Montare il parafango."],
+                                ["The mudguard rattles.", "Il parafango vibra."],
+                                ["Oil the kickstand.", "Oliare il cavalletto."],
+                                ["The kickstand folds.", "Il cavalletto si ripiega."],
+                                ["Check the spokes.", "Controllare i raggi."],
+                                ["Loose spokes break.", "I raggi allentati si rompono."]])
+    sign_in(user)
+    visit "/termbases/#{termbase.id}/candidates"
+    expect(page).to have_text("Nothing waits for a decision.")
+    click_button "a project or memory"
+    type("Tarnholt, delivered")
+    press(:enter)
+    expect(page).to have_text(/new candidates? from Tarnholt, delivered/)
+    expect(page).to have_css(".candidate.current")
+    decided = page.all(".candidate").map { |row| row["aria-label"][/\A[^,]+/] }.first(3)
+    eventually { expect(page.evaluate_script("document.activeElement.className")).to include("candidate") }
+    press(:space)
+    expect(page).to have_text("#{decided[0]} is put off.")
+    press(:delete)
+    expect(page).to have_text("#{decided[1]} is refused for good.")
+    find(".ant-message", text: "Undo").click_button("Undo")
+    expect(page).to have_css(".candidate", text: decided[1])
+    find(".candidate.current").send_keys(:f2)
+    press(:control, "a")
+    type("scelto")
+    press(:enter)
+    expect(page).to have_text("is in the termbase.")
+    expect(termbase.entries.there.map { |one| one.entry.in("it").first.terms.first.text }).to eq(["scelto"])
+    click_button "Put off"
+    expect(page).to have_css(".candidate", count: 1, text: decided[0])
+    expect(faults).to eq([])
+    expect(memory.units.count).to eq(6)
   end
 end

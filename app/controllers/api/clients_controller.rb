@@ -2,12 +2,13 @@
 module Api
   class ClientsController < BaseController
     TEXTS = %i[
-      name code address own_address file_pattern reference_pattern machine notes conditions valid_days
+      name code address own_address file_pattern reference_pattern machine notes conditions valid_days on_open
     ].freeze
     LISTS = { subjects: [], never_used: [], never_translated: [] }.freeze
     ROWS = {
       people: %i[name role email phone],
-      memories: %i[memory_id learns read_only penalty]
+      memories: %i[memory_id learns read_only penalty],
+      termbases: %i[termbase_id adds checks read_only]
     }.freeze
 
     def index = answer(ClientResource.new(current_user.clients.present.order(:name)))

@@ -36,6 +36,7 @@ module Api
       origin =
         params.fetch(:origin, { kind: "typed" }).permit(:kind, :score, :memory, :unit, :touched, :from).to_h
       segment.update!(exempt: params[:exempt]) if params.key?(:exempt)
+      segment.marked = params[:marked] if params.key?(:marked)
       return segment.confirm(params[:target].to_s, origin: origin, by: current_user) if params[:confirm]
 
       draft(segment, origin)
@@ -46,7 +47,6 @@ module Api
         params.fetch(:target, segment.target).to_s,
         origin: params.key?(:target) ? origin : segment.origin,
         by: current_user,
-        marked: params[:marked],
         undone: params[:undone]
       )
       { filled: [], others: 0 }

@@ -12,7 +12,7 @@ module Api
       asked = params.permit(:text, :lang, :subject, :status, :look).to_h.symbolize_keys
       found = termbase.search(**asked)
       page = [params[:page].to_i, 0].max
-      rows = found.offset(page * Termbase::PAGE).limit(Termbase::PAGE)
+      rows = found.with_attached_image.offset(page * Termbase::PAGE).limit(Termbase::PAGE)
       render json: { total: found.count, entries: TermEntryResource.new(rows.to_a).to_h }
     end
 

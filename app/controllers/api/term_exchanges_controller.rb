@@ -13,8 +13,8 @@ module Api
       termbase
       file = uploads(:file).first
       roles = params[:roles].present? ? JSON.parse(params[:roles]) : nil
-      act = Termbase::Import.new(termbase, by: current_user, way: params[:way].presence || "id")
-        .run(file.read, file.original_filename, roles: roles)
+      act = Termbase::Import.begin(termbase, file.read, file.original_filename, by: current_user,
+        way: params[:way].to_s, roles: roles)
       answer(TermbaseActResource.new(act), status: :created)
     end
 

@@ -6,11 +6,16 @@ module Api
       answer(TermbaseActResource.new(termbase.acts.includes(:user).order(id: :desc).limit(100)))
     end
 
+    def show = answer(TermbaseActResource.new(act))
+
     # Undoes it. Entries changed since are left as they are.
     def destroy
-      act = TermbaseAct.where(termbase: current_user.termbases).find(params[:id])
       act.undo
       answer(TermbaseActResource.new(act))
     end
+
+    private
+
+    def act = @act ||= TermbaseAct.where(termbase: current_user.termbases).find(params[:id])
   end
 end

@@ -18,10 +18,13 @@ module Api
     private
 
     def into
-      rows = project.attached_termbases.usable.includes(:termbase).reject(&:read_only)
       place = params[:place].to_i
-      chosen = place.positive? ? [rows[place - 1]].compact : rows.select(&:adds)
-      chosen.map(&:termbase)
+      return project.attached_termbases.adding.includes(:termbase).map(&:termbase) unless place.positive?
+
+      row = project.attached_termbases.usable.includes(:termbase)[place - 1] or return []
+      raise Glossema::Refused.new("termbase-read-only", name: row.termbase.name) if row.read_only
+
+      [row.termbase]
     end
 
     def pair

@@ -13,11 +13,38 @@ module Api
       answer(VersionResource.new(version), status: :created)
     end
 
+    # params: beside: a version of it; each of the others then says how it differs from that one.
     def index
-      answer(VersionResource.new(segment.versions.includes(:user).reorder(id: :desc).limit(100)))
+      versions = segment.versions.includes(:user).reorder(id: :desc).limit(100).to_a
+      beside = versions.find { |version| version.id == params[:beside].to_i }
+      rows = VersionResource.new(versions).to_h
+      render json: rows.zip(versions).map { |row, version|
+        row.merge(differing(version, beside), edited(version))
+      }
     end
 
     private
+
+    # How far a version is from what the machine gave, in percent.
+    def edited(version)
+      return {} unless version.origin["kind"] == "machine" && given
+
+      { edited: Glossema::Machine::PostEditing.change(given, version.content) }
+    end
+
+    def given
+      return @given if defined?(@given)
+
+      @given = Project::PostEditing.new(segment.project).given([segment])[segment]
+    end
+
+    def differing(version, beside)
+      content = version.content
+      return { text: content.text } unless beside
+
+      comparison = Glossema::Matching::Score.compare(content, beside.content)
+      { text: content.text, differences: comparison.differences.map(&:to_h) }
+    end
 
     def segment = @segment ||= Segment.where(project: current_user.projects).find(params[:segment_id])
   end

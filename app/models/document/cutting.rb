@@ -25,6 +25,7 @@ module Document::Cutting
       end
       KeptTranslation.keep(self, old - kept)
       Segment.discard(Segment.where(id: (old - kept).map(&:id)))
+      Note.find_place_again(self)
       keep_reading(fresh)
       Memory.renew_neighbours(self)
     end

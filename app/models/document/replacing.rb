@@ -71,6 +71,7 @@ module Document::Replacing
       fresh.segments.each_with_index do |segment, index|
         take_segment(segment, index + 1, links[index], old, by)
       end
+      Note.move(replaced, self)
       keep_reading(fresh)
       Memory.renew_neighbours(self)
       note(by, "version", facts: comparison.to_h.transform_values { |one|
@@ -92,6 +93,7 @@ module Document::Replacing
       before = replaced
       before.update!(role: "current")
       before.follow_version(self, by)
+      Note.move(self, before)
       update!(role: "replaced")
       note(by, "put-back") if noted
       before
@@ -104,6 +106,7 @@ module Document::Replacing
       replaced.update!(role: "replaced")
       update!(role: "current")
       follow_version(replaced, by)
+      Note.move(replaced, self)
     end
   end
 

@@ -23,8 +23,11 @@ class Memory::Import
   def run(io, name)
     @first = @change.facts["first"] || (MemoryUnit.maximum(:id).to_i + 1)
     @change.update!(state: "running", facts: @change.facts.merge(noted), total: io.size)
-    finish_earlier
-    result = read(io, name) { |rows, at| take(rows, at) }
+    result =
+      ReadInPlace.without do
+        finish_earlier
+        read(io, name) { |rows, at| take(rows, at) }
+      end
     @facts["skipped"], @facts["faults"], @facts["faulty"] = result.to_a
     close("done")
   rescue Cancelled

@@ -12,19 +12,24 @@ class Memory::Index
   CLASS_BITS = 5
   # How many units a part takes in at most while an import runs, and how many fresh rows or parts are made
   # into one part.
-  PART = 250_000
+  PART = 1_000_000
   FRESH = 200_000
   PARTS = 4
   # Of blocks larger than this many bytes only those are read that the plan needs.
   LARGE = 200_000
   # Bytes of a posting and its head.
   BYTES = 12
-  # A gram of one unit weighs this; twice as many units, one less. All the grams of a text in common are worth
-  # so many bits of the sketch.
-  WEIGHT = 20
+  # Grams of fewer units weigh twice as much. All the grams of a text in common are worth so many bits of the
+  # sketch.
+  RARE = 200
   WORTH = 8
-  # How many bits are set in fifteen.
-  SET = (0..0x7FFF).map { |bits| bits.to_s(2).count("1") }.freeze
+  # A posting is an id of so many bits and a sketch above it.
+  ID_BITS = 32
+  ID = (1 << ID_BITS) - 1
+  # A cost and an id in one number: a bit of the sketch costs one above so many.
+  COST_BITS = ID_BITS + 8
+  # What the bits cost that are set in fifteen.
+  SET = (0..0x7FFF).map { |bits| bits.to_s(2).count("1") << COST_BITS }.freeze
   Grams = Glossema::Matching::Grams
   UNPARTED = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}ー]\p{M}*/
 
@@ -72,30 +77,27 @@ class Memory::Index
 
   # The ids of the units that may match a text of these words at the score, the likeliest first: those whose
   # sketch differs in few bits and that share rare grams. weight: of the text as the score sees it; budget:
-  # how many postings to read, if fewer are not enough.
-  def find(words, weight, score, budget)
-    grams, hits = Grams.asked(words), Hash.new(0)
-    pages = read_parts(grams)
+  # how many postings to read, if fewer are not enough; most: how many ids are given.
+  def find(words, weight, score, budget, most)
+    grams, read = Grams.asked(words), []
+    pages, fresh = read_parts(grams), fresh?
     Grams
       .classes(words.size, weight, score)
       .each do |first, last, pieces|
         next if first > last
 
         lists = slices(pages, first, last)
-        read_fresh(grams, first, last).each { |gram, postings| (lists[gram] ||= []) << postings }
+        add_fresh(lists, grams, first, last) if fresh
         sizes = lists.transform_values { |list| list.sum { |postings| size_of(postings) } }
         Grams
           .plan(words, pieces, sizes, budget / 2)
           .each do |gram|
-            worth = [WEIGHT - Math.log2(sizes[gram] + 1).floor, 1].max
-            lists[gram].each do |postings|
-              bytes_of(postings, gram, first, last)
-                .unpack("Q*")
-                .each { |posting| hits[posting] += worth }
-            end
+            found = lists[gram].flat_map { |postings| bytes_of(postings, gram, first, last).unpack("Q*") }
+            read.concat(found)
+            read.concat(found) if sizes[gram] < RARE
           end
       end
-    in_order(hits, Grams.sketch(Grams.singles(words)))
+    in_order(read.tally, Grams.sketch(Grams.singles(words)), most)
   end
 
   # Postings are bytes, or where they have to be read for from a large block: [its row, how many].
@@ -285,14 +287,17 @@ class Memory::Index
     end
   end
 
-  def read_fresh(grams, first, last)
+  def fresh? = first("SELECT 1 FROM memory_fresh WHERE memory_id = ? LIMIT 1", [@memory_id])
+
+  # Puts what was learned one by one to the lists of their grams.
+  def add_fresh(lists, grams, first, last)
     rows =
       Memory::Index.select(
         "SELECT gram, (sketch << 32) | unit_id FROM memory_fresh WHERE memory_id = ? AND gram IN (" \
           "#{grams.join(",")}) AND class BETWEEN ? AND ?",
         [@memory_id, first, last]
       )
-    rows.group_by(&:first).transform_values { |found| found.map(&:last).pack("Q*") }
+    rows.group_by(&:first).each { |gram, found| (lists[gram] ||= []) << found.map(&:last).pack("Q*") }
   end
 
   def blob(id) = first("SELECT pairs FROM memory_postings WHERE id = ?", [id])
@@ -306,18 +311,20 @@ class Memory::Index
     pairs.byteslice((count * 4) + (low * 8), (high - low) * 8)
   end
 
-  # The ids of postings with what their grams weigh, the likeliest first. Numbers are sorted faster than
-  # pairs.
-  def in_order(hits, sketch)
-    share = hits.empty? ? 0 : WORTH * 256 / hits.values.max.to_f
+  # The ids of so many postings with what their grams weigh, the likeliest first. Numbers are sorted faster
+  # than pairs, and finding the first few is faster than sorting all.
+  def in_order(hits, sketch, most)
+    return [] if hits.empty?
+
+    worth = (WORTH << COST_BITS) / hits.values.max
+    worth &= ~ID
     hits
       .map do |posting, weight|
-        bits = sketch ^ (posting >> 32)
-        (((SET[bits & 0x7FFF] + SET[bits >> 15]) * 256 - (weight * share).to_i) << 32) |
-          (posting & 0xFFFFFFFF)
+        bits = sketch ^ (posting >> ID_BITS)
+        SET[bits & 0x7FFF] + SET[bits >> 15] - (weight * worth) + (posting & ID)
       end
-      .sort!
-      .map! { |one| one & 0xFFFFFFFF }
+      .min(most)
+      .map! { |one| one & ID }
       .uniq
   end
 

@@ -5,8 +5,9 @@ class Memory::KnownTerms
   WORDS = 5
   LIMIT = 200
 
-  def initialize(memories)
-    @ids = memories.map(&:id)
+  # words: how long a translation may be.
+  def initialize(memories, words: WORDS)
+    @ids, @words = memories.map(&:id), words
   end
 
   # texts: of the source → {text => [its translations, the newest first]}.
@@ -35,7 +36,7 @@ class Memory::KnownTerms
           "source_hash IN (#{hashes.join(",")}) ORDER BY updated_at DESC LIMIT #{LIMIT}"
       )
     rows
-      .reject { |_, target| target.match?(/[{\\.!?:]/) || target.split.size > WORDS }
+      .reject { |_, target| target.match?(/[{\\.!?:]/) || target.split.size > @words }
       .group_by(&:first)
       .transform_values { |list| list.map(&:last) }
   end

@@ -1,51 +1,125 @@
-# What completion learned from a memory: made when it is first asked for, kept in a file of the data folder,
-# and made anew when the memory has changed much.
+# What completion learned from a memory: kept in a file of the data folder, held in memory while it is used,
+# and made anew when the memory has changed much. Units that came since are taken in before each use.
 class Memory::Learned
-  FOLDER = GlossemaApp::DATA.join("completion")
+  # Beside the database.
+  FOLDER = Pathname(ApplicationRecord.connection_db_config.database).dirname.join("completion")
+  PROGRAM = Rails.root.join("bin/learn-memory").to_s
+  LOG = Rails.root.join("log/learn-memory.log").to_s
   # Of a larger memory the newest units say most, and more would take minutes.
   UNITS = 60_000
   # Changes as many as one in this many units make what was learned stale.
   STALE = 20
-  VERSION = 1
+  # So many are held.
+  HELD = 3
+  LOOKED = 2.minutes
+  VERSION = 2
+  # made: when the file was written; last: the highest unit that is in it.
+  Held = Struct.new(:made, :model, :last)
+
+  @held = {}
+  @lock = Monitor.new
 
   class << self
-    # The Glossema::Completion::Model of a memory.
-    def of(memory) = new(memory).model
+    # The Glossema::Completion::Model of a memory, learned now if need be, which may take a minute.
+    def of(memory) = new(memory).then { |learned| learned.there || learned.learn && learned.there }
+
+    # The same if it is there, else nil; now and then it is looked whether it should be learned anew.
+    def at_hand(memory)
+      due = Rails.cache.write("learn:#{memory.id}", true, unless_exist: true, expires_in: LOOKED)
+      LearnMemoryJob.perform_later(memory) if due
+      new(memory).there
+    end
+
+    # Keeps others from asking what is just taking in more. The same lock is that of Project::Learned.
+    def exclusively(&) = @lock.synchronize(&)
+
+    # {memory id => Held}, the last used ones last.
+    attr_reader :held
   end
 
   def initialize(memory)
     @memory = memory
   end
 
-  def model = (kept || learn).tap { |model| model.sequences.prepare }
+  # The model as the memory is now, or nil.
+  def there
+    self.class.exclusively do
+      held = hold or return
+      rows = @memory.units.where("id > ?", held.last).order(:id).limit(UNITS).pluck(:id, :source, :target)
+      rows.each { |_, *texts| held.model.add(*plain(texts)) }
+      held.last = rows.last.first if rows.any?
+      held.model
+    end
+  end
+
+  # Should it be learned, or anew?
+  def stale?
+    size, last = facts
+    return @memory.units.exists? unless size
+
+    older = @memory.units.where("id <= ?", last).count
+    (@memory.units.where("id > ?", last).count + (size - older).abs) * STALE > size
+  end
+
+  # Learns and keeps it, whole or not at all.
+  def learn
+    rows = @memory.units.order(id: :desc).limit(UNITS).pluck(:id, :source, :target).reverse
+    model = Glossema::Completion::Model.learn(rows.map { |_, *texts| plain(texts) })
+    FOLDER.mkpath
+    half = path.sub_ext(".#{Process.pid}")
+    last = rows.last&.first || 0
+    half.open("wb") do |io|
+      Marshal.dump([VERSION, @memory.units.where("id <= ?", last).count, last], io)
+      Marshal.dump(model, io)
+    end
+    half.rename(path)
+  end
+
+  # The same in a process of its own, so that nobody waits who types meanwhile.
+  def learn_apart
+    system(Room::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, @memory.id.to_s, err: [LOG, "a"])
+  end
+
+  def forget
+    self.class.exclusively { self.class.held.delete(@memory.id) }
+    path.delete if path.exist?
+  end
 
   private
 
-  def path = FOLDER.join("#{@memory.id}.bin")
+  def path = FOLDER.join("#{@memory.id}-#{@memory.created_at.to_i}.bin")
+  def plain(texts) = texts.map { |text| Glossema::Content.plain(text) }
 
-  # What was learned when the memory was about as it is now.
-  def kept
-    return unless path.exist?
+  # [how many units there were, the highest of them] when it was learned, or nil.
+  def facts
+    path.exist? ? path.open("rb") { |io| head(io) } : nil
+  end
 
-    version, size, last, model = Marshal.load(path.binread) # rubocop:disable Security/MarshalLoad -- our own file
-    return unless version == VERSION
-
-    changed = @memory.units.where("id > ?",
-      last).count + (size - @memory.units.where("id <= ?", last).count).abs
-    model if changed * STALE <= size
+  def head(io)
+    version, *facts = Marshal.load(io) # rubocop:disable Security/MarshalLoad -- our own file
+    facts if version == VERSION
   rescue TypeError, ArgumentError, EOFError
     nil
   end
 
-  def learn
-    rows = @memory.units.order(id: :desc).limit(UNITS).pluck(:id, :source, :target).reverse
-    plain = rows.map { |_, *texts| texts.map { |text| Glossema::Content.plain(text) } }
-    model = Glossema::Completion::Model.learn(plain)
-    FOLDER.mkpath
-    # Whole or not at all.
-    half = path.sub_ext(".#{Process.pid}")
-    half.binwrite(Marshal.dump([VERSION, @memory.units.count, rows.last&.first || 0, model]))
-    half.rename(path)
-    model
+  def hold
+    return unless path.exist?
+
+    held = self.class.held
+    found = held.delete(@memory.id)
+    found = read unless found && found.made == path.mtime
+    held[@memory.id] = found if found
+    held.shift if held.size > HELD
+    found
+  end
+
+  def read
+    made = path.mtime
+    path.open("rb") do |io|
+      _, last = head(io)
+      Held.new(made, Marshal.load(io), last) if last # rubocop:disable Security/MarshalLoad -- our own file
+    end
+  rescue TypeError, ArgumentError, EOFError
+    nil
   end
 end

@@ -16,6 +16,7 @@ module Memory::PuttingAway
   # For good, with all it holds.
   def purge
     Memory::Index.new(id).clear
+    Memory::Learned.new(self).forget
     units.in_batches(of: 1000) { |batch| transaction { Memory::Writer.new(self).remove(batch.pluck(:id)) } }
     acts.find_each(&:destroy!)
     destroy!

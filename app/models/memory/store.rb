@@ -7,7 +7,7 @@ class Memory::Store
   COMPARED = [120, 500, 2500, 10_000].freeze
   # The same where only the best one is wanted: of 873 segments of a count two are told otherwise, both below
   # 75.
-  BUDGET_FOR_BEST = 2_500
+  BUDGET_FOR_BEST = 1_500
   COMPARED_FOR_BEST = [120, 500].freeze
   READ_FOR_EACH_WANTED = 12
   # Below this score it is not worth looking at very many for a few more.
@@ -108,12 +108,19 @@ class Memory::Store
   # [[about what score, id], …] of the units most like a text of these words and marks, the likeliest first.
   def likeliest(text, words, marks, weight, floor, limit, best_only)
     counts = best_only ? COMPARED_FOR_BEST : COMPARED
-    found = @index.find(words, weight, [floor, 1].max, best_only ? BUDGET_FOR_BEST : BUDGET)
+    counts = counts.map { |count| [count, READ_FOR_EACH_WANTED * limit].max }.uniq
+    found =
+      @index.find(
+        words,
+        weight,
+        [floor, 1].max,
+        best_only ? BUDGET_FOR_BEST : BUDGET,
+        [counts.last, SPELT].max
+      )
     return spelt_alike(text, found.first(SPELT), limit) if words.size <= Grams::SHORT
 
     own = Grams.parse(Grams.signature(words, marks))
-    guesses = guessed(own, found, counts.map { |count| [count, READ_FOR_EACH_WANTED * limit].max }.uniq,
-      floor, limit)
+    guesses = guessed(own, found, counts, floor, limit)
     guesses.reverse.map { |guess| [(guess >> UNIT_BITS) / FINE.to_f, guess & ((1 << UNIT_BITS) - 1)] }
   end
 

@@ -15,6 +15,12 @@ module Project::Counting
     rows.map { |row| { "id" => row.memory_id, "name" => row.memory.name, "penalty" => row.penalty } }
   end
 
+  # [source tag, target tag]; a language nobody named yet is taken for English where numbers are compared.
+  def counted_languages
+    found = source_lang || documents.select(&:ready?).first&.source_lang
+    [found || "en", target_lang || "en"]
+  end
+
   # Tells the state of its files apart: which there are and how they are cut.
   def counted_mark
     ready = documents.select(&:ready?)

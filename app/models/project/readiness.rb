@@ -12,6 +12,7 @@ class Project::Readiness
       "untouched" => scope.where(state: "untouched"),
       "draft" => scope.where(state: "draft"),
       "codes" => Segment.where(id: broken_codes).order(:id),
+      "questions" => scope.where(id: unanswered),
       "unholdable" => Segment.where(id: unholdable).order(:id)
     }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
       .reject { |_, item| item[:count].zero? }
@@ -21,6 +22,7 @@ class Project::Readiness
 
   private
 
+  def unanswered = @project.notes.questions.where(settled_at: nil, answer: "").select(:segment_id)
   def scope = @project.segments.joins(:document).order("documents.position", :position)
 
   def places(found)

@@ -3,6 +3,14 @@ module Project::Terms
   extend ActiveSupport::Concern
   FIELDS = %w[termbase_id adds checks read_only].freeze
 
+  # The recognisers of its termbases for one of its languages, in her order; checking: only of those that
+  # checks use.
+  def term_finders(lang, checking: false)
+    rows = attached_termbases.usable.includes(:termbase)
+    rows = rows.where(checks: true) if checking
+    rows.map { |row| Termbase::Finders.of(row.termbase, lang) }
+  end
+
   included do
     has_many :attached_termbases, -> { order(:position) }, dependent: :destroy, inverse_of: :project
   end

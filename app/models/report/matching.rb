@@ -5,50 +5,65 @@ class Report::Matching
   APART = 1500
   # Progress is told after so many segments.
   STEP = 100
-  PROGRAM = Rails.root.join("bin/match-segments").to_s
-  LOG = Rails.root.join("log/match-segments.log").to_s
+  Counting = Glossema::Counting
   # What a band is told by.
   Found = Struct.new(:kind, :score)
+
+  # The share of a process: asked as `side_by_side` asks.
+  def self.share(asked)
+    order = asked["segments"].each_with_index.to_h
+    segments = Segment.where(id: asked["segments"]).sort_by { |segment| order[segment.id] }
+    new(Project.find(asked["project"]), asked["stores"]).share(segments, asked["turn"], asked["count"])
+  end
 
   # stores: [[memory id, penalty] …]
   def initialize(project, stores)
     @project, @stores = project, stores
   end
 
-  # segments: of the project, in order. Yields how many are done; returns [[Content, Found or nil] …], or nil
-  # when the block answered :stop.
+  # segments: of the project, in order. Yields how many are done; returns [[Content, Found or nil, band with
+  # likeness inside where processes worked it out] …], or nil when the block answered :stop.
   def rows(segments, &progress)
     return segments.map { |segment| [segment.source_content, nil] } if @stores.empty?
-    return side_by_side(segments, &progress) if cores > 1 && segments.map(&:source).uniq.size >= APART
+
+    many = segments.map(&:source).uniq.size >= APART
+    return side_by_side(segments, &progress) if many && SharedOut.cores > 1
 
     one_after_the_other(segments, &progress)
   end
 
   # One share of the work, for a process of its own: every count-th text from the turn-th on. Returns
-  # [[index, kind, score] …] of those that have a match.
+  # [[index, kind, score, band with likeness inside] …], kind and score nil where there is no match.
   def share(segments, turn, count)
-    known = {}
     places = segments.each_index.group_by { |index| segments[index].source }.values
-    places.each_with_index.flat_map do |indexes, number|
-      next [] unless number % count == turn
-
-      indexes.filter_map do |index|
-        found = known.fetch(segments[index].source) { best(segments, index, known) }
-        found && [index, found.kind, found.score]
-      end
-    end
+    own = places.each_slice(count).filter_map { |texts| texts[turn] }
+    found, known = Array.new(segments.size), {}
+    own.flatten.sort.each { |index|
+      found[index] = known.fetch(segments[index].source) {
+        best(segments, index, known)
+      }
+    }
+    inside = likeness(segments, found, own.flatten)
+    own.flatten.map { |index| [index, *(found[index]&.to_a || [nil, nil]), inside[index]] }
   end
 
   private
 
-  def cores = Etc.nprocessors
-
   # What stands around a segment only matters to an exact match, so others hold for all of the same text.
   def best(segments, index, known)
-    match = lookup.matches(query(segments, index), threshold: 50, limit: 1).first
+    match = lookup.best(query(segments, index), Counting::Bands::FLOORS.keys)
     found = match && Found.new(match.kind, match.score)
     known[segments[index].source] = found unless match && match.raw == 100
     found
+  end
+
+  # The bands with likeness inside of the segments at the indexes.
+  def likeness(segments, found, indexes)
+    contents = segments.map(&:source_content)
+    all = Counting::Bands.assign(contents.zip(found))
+    bands = Array.new(segments.size)
+    indexes.each { |index| bands[index] = all[index] }
+    Counting::Likeness.bands(contents, bands, @project.counted_languages)
   end
 
   def query(segments, index)
@@ -78,27 +93,15 @@ class Report::Matching
   end
 
   def side_by_side(segments, &progress)
-    found = Array.new(segments.size)
-    done = 0
-    pipes = Array.new(cores) { |turn| process(segments, turn) }
-    pipes.each do |pipe|
-      # Our own processes write it.
-      Marshal.load(pipe).each { |index, *best| found[index] = Found.new(*best) } # rubocop:disable Security/MarshalLoad
-      done += segments.size / cores
+    found, inside = Array.new(segments.size), Array.new(segments.size)
+    done, asked = 0, { project: @project.id, stores: @stores, segments: segments.map(&:id) }
+    SharedOut.each_answer("bands", asked) do |answer|
+      answer.each do |index, kind, score, band|
+        found[index], inside[index] = (Found.new(kind, score) if kind), band
+      end
+      done += segments.size / SharedOut.cores
       return nil if progress&.call(done) == :stop
     end
-    segments.map(&:source_content).zip(found)
-  rescue EOFError
-    raise Glossema::Refused.new("counting-ended")
-  ensure
-    pipes&.each(&:close)
-  end
-
-  def process(segments, turn)
-    asked = { project: @project.id, stores: @stores, segments: segments.map(&:id), turn: turn, count: cores }
-    pipe = IO.popen([Room::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM], "r+b", err: [LOG, "a"])
-    pipe.write(JSON.generate(asked))
-    pipe.close_write
-    pipe
+    segments.map(&:source_content).zip(found, inside)
   end
 end

@@ -1,17 +1,31 @@
 # The proposals for a segment as the interface shows them: matches of the memories, with today's differences.
 class Segment::Proposals
   LIMIT = 6
+  # A match from so much on is better than what can be put together.
+  GOOD = 75
 
   def initialize(segment, floor:)
     @segment, @project, @floor = segment, segment.project, floor.to_i.clamp(30, 100)
   end
 
   def to_a
-    alternatives +
-      @project.lookup(terms: true).matches(query, threshold: @floor, limit: LIMIT).map { |match| row(match) }
+    matches = @project.lookup(terms: true).matches(query, threshold: @floor, limit: LIMIT)
+    own = alternatives
+    [*own, *matches.map { |match| row(match) }, *assembled(own, matches)]
   end
 
   private
+
+  # Only where nothing better is there.
+  def assembled(own, matches)
+    return [] if own.any? || matches.any? { |match| match.score >= GOOD }
+
+    result = Segment::Assembled.new(@segment).result or return []
+    [{
+      id: "put-together", kind: "assembled", score: nil, penalties: [], target: result.target.written,
+      source: nil, differences: [], known: result.known, words: result.words, parts: result.kinds
+    }]
+  end
 
   def query
     @segment.query(*[-1, 1].map { |step| @segment.neighbour(step) })

@@ -1,16 +1,19 @@
 # The terms that stand in a segment's source, from all termbases of its project in their order, with what they
 # are in the target language; and what can be carried over.
 class Segment::Terms
-  def initialize(segment)
-    @segment, @project = segment, segment.project
-    @text = segment.source_content.text
+  # text: of its source, or a part of it.
+  def initialize(segment, text = segment.source_content.text)
+    @project, @text = segment.project, text
   end
 
   # {terms: [{from:, to:, term:, entry_id:, termbase:, targets: [{text:, at_start:, usable:, status:,
   # note:}]}],
-  #  carried: [{from:, to:, kind:, source:, target:}]}
+  #  carried: [{from:, to:, kind:, source:, target:, may_be_word:}]}
   def to_h
-    { terms: found.uniq { |row| row.values_at(:from, :to, :entry_id) }, carried: carried.map(&:to_h) }
+    {
+      terms: found.uniq { |row| row.values_at(:from, :to, :entry_id) },
+      carried: carried.map { |one| { **one.to_h, may_be_word: one.may_be_word? } }
+    }
   end
 
   private
@@ -37,5 +40,13 @@ class Segment::Terms
     }
   end
 
-  def carried = Glossema::Forms::Carried.in(@text, @project.source_lang, @project.target_lang)
+  # What is never to be translated goes along as it stands, and covers figures inside it.
+  def carried
+    kept = Glossema::Terms::Listed.new(@project.never_translated).find(@text).map do |one|
+      Glossema::Forms::Carry.new(one.from, one.to, "kept", one.text, one.text)
+    end
+    figures = Glossema::Forms::Carried.in(@text, @project.source_lang, @project.target_lang)
+    figures.reject! { |one| kept.any? { |other| one.from < other.to && other.from < one.to } }
+    (kept + figures).sort_by(&:from)
+  end
 end

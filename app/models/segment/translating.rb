@@ -1,15 +1,16 @@
 # Writing a translation: drafts, confirming, repeats, and the history of each segment.
 module Segment::Translating
   DRAFT_WINDOW = 10.minutes
+  # What a proposal or an act gave stays a version of its own when it is changed.
+  SAME_GO = %w[kind act touched].freeze
 
   # Keeps what was typed. Never refused for being late: what it replaces stays in the history.
   # target: written form; origin: {"kind" => "typed" | "memory" | "machine" | "repeated" | "source", …};
   # undone: typing was taken back to what was confirmed.
-  def keep_draft(target, origin:, by:, marked: nil, undone: false)
+  def keep_draft(target, origin:, by:, undone: false)
     target = Glossema::Content.holdable(target)
     check_codes(target)
     transaction do
-      self.marked = marked unless marked.nil?
       next back_to_confirmed(by) if undone && confirmed_version&.target == target
       next save! if target == self.target
 
@@ -81,7 +82,7 @@ module Segment::Translating
 
   # As it was before an act that filled it.
   def back_before(act, memories, by)
-    before = versions.reject { |version| version.origin["act"] == act }.last
+    before = versions.take_while { |version| version.origin["act"] != act }.last
     update!(
       target: before ? before.target : "",
       state: before ? before.state : "untouched",
@@ -104,12 +105,13 @@ module Segment::Translating
     end
   end
 
-  # A version for each state; drafts typed in one go are one version.
+  # A version for each state; drafts typed in one go are one version, and what an act wrote is one of its own.
   def remember(by)
     last = versions.last
     same_go =
       last && last.state == "draft" && state == "draft" && last.user_id == by&.id &&
-      last.origin["kind"] == origin["kind"] && last.updated_at > DRAFT_WINDOW.ago
+      SAME_GO.all? { |name| last.origin[name] == origin[name] } &&
+      last.updated_at > DRAFT_WINDOW.ago
     return last.update!(target: target, origin: origin) if same_go
 
     versions.create!(user: by, target: target, state: state, origin: origin)

@@ -56,6 +56,19 @@ module Termbase::Changing
       record
     end
 
+    # entries: array of Glossema::Terms::Entry, all of them with a term. Returns the ids of the records.
+    def add_all(entries)
+      return [] if entries.empty?
+
+      rows = entries.map { |entry| row(entry) }
+      ids = TermEntry.insert_all!(rows, returning: :id, record_timestamps: true).rows.flatten
+      Term.insert_all!(TermEntry.where(id: ids).flat_map { |record| Term.rows(record) })
+      versions = ids.map { |id| { termbase_act_id: @act.id, term_entry_id: id, data: nil } }
+      TermEntryVersion.insert_all!(versions)
+      @count += ids.size
+      ids
+    end
+
     def change(record, entry)
       before = record.data
       return record if entry.to_data == before
@@ -65,15 +78,18 @@ module Termbase::Changing
       record
     end
 
-    # What is told of the act besides.
-    def facts(facts) = @act.update!(facts: facts)
-
     def delete(record)
       note(record, record.data)
       record.update!(deleted_at: Time.current, revision: @revision)
     end
 
     private
+
+    def row(entry)
+      data = entry.to_data
+      { termbase_id: @termbase.id, data: data, subject: data["subject"], author: @by, changed_by: @by,
+        revision: @revision }
+    end
 
     def note(record, data)
       @count += 1

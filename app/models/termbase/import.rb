@@ -1,41 +1,131 @@
-# The entries of a file taken into a termbase as one act, and merged with what is there.
+# The entries of a file taken into a termbase as one act and merged with what is there: in small steps, so
+# that others get their turn, it can be stopped, and it goes on after a restart where it was.
 class Termbase::Import
   # How an entry finds the one it is the same as: by its id, by a term of the same language, or not at all.
   WAYS = %w[id term add].freeze
+  # So many entries are written at a time; so many faults are kept.
+  BATCH = 300
+  FAULTS = 50
+  # Files of so many bytes are taken in while she waits.
+  AT_ONCE = 300_000
 
-  def initialize(termbase, by:, way: "id")
-    @termbase, @by = termbase, by
-    @way = WAYS.include?(way) ? way : "id"
-    @facts = { "added" => 0, "merged" => 0, "same" => 0 }
+  class << self
+    # bytes, name: of a TBX file or table; roles: of the columns of a table. Returns the act; a large file is
+    # taken in afterwards, in the background. Raises Refused for what cannot be read at all.
+    def begin(termbase, bytes, name, by:, way: "id", roles: nil)
+      facts = { "state" => "reading", "way" => WAYS.include?(way) ? way : "id", "roles" => roles }
+      act = termbase.acts.create!(kind: "import", user: by, summary: name, facts: facts)
+      act.files.attach(io: StringIO.new(bytes), filename: name, identify: false)
+      bytes.bytesize > AT_ONCE ? BringTermsJob.perform_later(act) : new(act).run
+      act
+    rescue Glossema::Refused
+      act&.destroy!
+      raise
+    end
   end
 
-  # bytes, name: of a TBX file or table; roles: of the columns of a table. Returns the act. Raises Refused,
-  # and then nothing is written.
-  def run(bytes, name, roles: nil)
-    @known = known
-    @termbase.act("import", by: @by, summary: name) do |recorder|
-      read = Glossema::Exchange::TermFile.read(bytes, name: name, languages: @termbase.languages,
-        roles: roles) do |entry, _|
-        take(entry, recorder)
-      end
-      @termbase.update!(head: read[:head]) if @termbase.head.blank? && read[:head].present?
-      faults = read[:faults].first(50).map { |fault| { "line" => fault.line, "message" => fault.message } }
-      recorder.facts(@facts.merge("faults" => faults))
+  def initialize(act)
+    @act, @termbase, @by = act, act.termbase, act.user
+    @way = act.facts["way"]
+  end
+
+  # Takes in what is not in yet.
+  def run
+    @counts = Hash.new(0).merge(@act.facts.slice("read", "added", "merged", "same"))
+    @known, @seen, @doubled, pending, @left = known, {}, [], [], @counts["read"]
+    catch(:stopped) do
+      read = entries { |entry, share| take(entry, share, pending) }
+      write(pending, 1.0)
+      finish(read)
     end
+    @termbase.tell
   end
 
   private
 
+  def entries(&)
+    file = @act.files.first
+    Glossema::Exchange::TermFile.read(file.download, name: file.filename.to_s,
+      languages: @termbase.languages, roles: @act.facts["roles"], &)
+  end
+
+  # One of the file: those that are in already are passed over.
+  def take(entry, share, pending)
+    note_doubled(entry)
+    return @left -= 1 if @left.positive?
+
+    pending << entry
+    return if pending.size < BATCH
+
+    write(pending, share)
+    pending.clear
+  end
+
+  def note_doubled(entry)
+    return if entry.id.nil?
+
+    @doubled << entry.id if @seen[entry.id] && @doubled.size < FAULTS
+    @seen[entry.id] = true
+  end
+
+  # One step, whole or not at all.
+  def write(batch, share)
+    @termbase.with_lock do
+      throw(:stopped) if @act.reload.undone_at
+      recorder = Termbase::Recorder.new(@termbase, @act, @termbase.next_revision, @by)
+      fresh = []
+      batch.each { |entry| place(entry, fresh, recorder) }
+      add(fresh, recorder)
+      @counts["read"] += batch.size
+      @act.update!(count: @act.count + recorder.count,
+        facts: @act.facts.merge(@counts).merge("share" => share.round(3)))
+    end
+  end
+
+  # An entry that is there already is merged with it; two of one batch may be the same as well.
+  def place(entry, fresh, recorder)
+    id = keys(entry).filter_map { |key| @known[key] }.first
+    return begun(entry, fresh) unless id
+
+    add(fresh, recorder) if id == :fresh
+    id = keys(entry).filter_map { |key| @known[key] }.first
+    merge(@termbase.entries.find(id), entry, recorder)
+  end
+
+  def begun(entry, fresh)
+    fresh << entry
+    keys(entry).each { |key| @known[key] = :fresh }
+  end
+
+  def add(fresh, recorder)
+    fresh.zip(recorder.add_all(fresh)).each do |entry, id|
+      keys(entry).each { |key| @known[key] = id if @known[key] == :fresh }
+    end
+    @counts["added"] += fresh.size
+    fresh.clear
+  end
+
+  def merge(record, entry, recorder)
+    merged = record.entry.merged_with(entry)
+    same = merged.to_data == record.data
+    recorder.change(record, merged)
+    @counts[same ? "same" : "merged"] += 1
+  end
+
   # {what an entry is found by => id of its record}
   def known
-    return {} if @way == "add"
-
-    @termbase.entries.there.pluck(:id, :data).each_with_object({}) do |(id, data), found|
-      keys(Glossema::Terms::Entry.from_data(data)).each { |key| found[key] ||= id }
+    case @way
+    when "add" then {}
+    when "id"
+      @termbase.entries.there.pluck(Arel.sql("json_extract(data, '$.id')"), :id).to_h.except(nil)
+    else
+      terms = Term.where(termbase_id: @termbase.id).order(id: :desc)
+      terms.pluck(:lang, :folded, :term_entry_id).to_h { |lang, folded, id| [[lang, folded], id] }
     end
   end
 
   def keys(entry)
+    return [] if @way == "add"
     return [entry.id].compact if @way == "id"
 
     entry.sections.flat_map do |section|
@@ -43,21 +133,10 @@ class Termbase::Import
     end
   end
 
-  def take(entry, recorder)
-    id = keys(entry).filter_map { |key| @known[key] }.first unless @way == "add"
-    id ? merge(@termbase.entries.find(id), entry, recorder) : add(entry, recorder)
-  end
-
-  def add(entry, recorder)
-    record = recorder.add(entry)
-    keys(entry).each { |key| @known[key] ||= record.id } unless @way == "add"
-    @facts["added"] += 1
-  end
-
-  def merge(record, entry, recorder)
-    merged = record.entry.merged_with(entry)
-    same = merged.to_data == record.data
-    recorder.change(record, merged)
-    @facts[same ? "same" : "merged"] += 1
+  def finish(read)
+    @termbase.update!(head: read[:head]) if @termbase.head.blank? && read[:head].present?
+    faults = read[:faults].first(FAULTS).map { |fault| { "line" => fault.line, "message" => fault.message } }
+    twice = @doubled.uniq.map { |id| { "line" => nil, "message" => I18n.t("term_import.doubled", id: id) } }
+    @act.update!(facts: @act.facts.merge("state" => "done", "faults" => faults + twice))
   end
 end

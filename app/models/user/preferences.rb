@@ -3,12 +3,48 @@
 module User::Preferences
   extend ActiveSupport::Concern
 
+  ON_OPEN = %w[nothing source match machine].freeze
+
   KNOWN = {
     # The lowest score that is shown.
     "floor" => ->(value) { value.is_a?(Integer) && value.between?(30, 100) },
     # Repeats are confirmed with the segment they repeat, not filled as drafts.
-    "confirm_repeats" => ->(value) { [true, false].include?(value) }
+    "confirm_repeats" => ->(value) { [true, false].include?(value) },
+    # What an untouched segment begins with, and matches from which score on.
+    "on_open" => ->(value) { ON_OPEN.include?(value) },
+    "on_open_from" => ->(value) { value.is_a?(Integer) && value.between?(30, 100) },
+    # How completion shows itself: the first offer after the caret, a list as well after two letters, or not.
+    "completion" => ->(value) { %w[first list off].include?(value) },
+    # What completion does not draw from.
+    "completion_without" => ->(value) { value.is_a?(Array) && (value - Segment::Outlook::SOURCES).empty? },
+    # Conditions of the filter in Translate, by name.
+    "filters" => ->(value) { User::Preferences.named_conditions?(value) },
+    # Keys other than ours, by command: each written like "Ctrl+Shift+K", and none for two commands.
+    "keys" => ->(value) { KeyMap.new(value).check },
+    # How the text is set: size, measure, face, spacing, source beside target.
+    "reading" => ->(value) { User::Preferences.reading?(value) },
+    # Hints of the first time that she sent away.
+    "hints_gone" => ->(value) { value.is_a?(Array) && value.size < 100 && value.all?(String) }
   }.freeze
+
+  READING = {
+    "size" => [0.9, 1, 1.15, 1.3, 1.5],
+    "measure" => %w[short usual long],
+    "face" => %w[reading plain],
+    "close" => [true, false],
+    "beside" => [true, false]
+  }.freeze
+  FILTERS = 50
+
+  def self.reading?(value)
+    value.is_a?(Hash) && value.all? { |name, one| READING[name].to_a.include?(one) }
+  end
+
+  def self.named_conditions?(value)
+    value.is_a?(Array) && value.size <= FILTERS && value.all? do |one|
+      one.is_a?(Hash) && one["name"].to_s.strip.length.between?(1, 80) && one["conditions"].is_a?(Hash)
+    end
+  end
 
   # Keeps those given beside the others. Raises Refused "preference-unknown" or "preference-wrong", and then
   # nothing is kept.

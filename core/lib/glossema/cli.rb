@@ -2,13 +2,15 @@
 require "optparse"
 require "glossema"
 require "glossema/cli/words"
+require "glossema/cli/checking"
 
 module Glossema
   class Cli
     include Words
+    include Checking
 
     DONE, NO, REFUSED = 0, 1, 2
-    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell].freeze
+    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check].freeze
     USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)
@@ -182,6 +184,7 @@ module Glossema
           parser.on("--rates FILE") { |value| @options[:rates] = value }
           parser.on("--rules FILE") { |value| @options[:rules] = value }
           parser.on("--options JSON") { |value| @options[:format] = JSON.parse(value) }
+          parser.on("--profile FILE") { |value| @options[:profile] = value }
           parser.on("--termbase FILE") { |value| @options[:termbase] = value }
           parser.on("--recognise WAY", %w[exact open alike]) { |value| @options[:recognise] = value }
           parser.on("--words FILE") { |value| @options[:words] = value }

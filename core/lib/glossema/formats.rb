@@ -145,8 +145,8 @@ end
 # What formats share, in the order in which they build on each other; then the formats, each found by being
 # there.
 %w[
-  container nodes turning runs renewal computed_texts package encoded_text text_file placeholders markup
-  marked_file plurals message keyed_file columns cells
+  pictures container nodes turning runs renewal computed_texts package encoded_text text_file placeholders
+  markup marked_file plurals message keyed_file columns cells
 ].each { |name| require "glossema/formats/shared/#{name}" }
 %w[office markup software timed bilingual plain].each do |family|
   Dir[File.join(__dir__, "formats", family, "*.rb")].sort.each { |path| require path }

@@ -69,4 +69,11 @@ RSpec.describe Glossema::Exchange::TermTable do
     expect { entries(table("a,b\nx,y\n"), ["term", nil]) }.to raise_error(Glossema::Refused, /their language/)
     expect { table("") }.to raise_error(Glossema::Refused)
   end
+
+  it "tells how far a table is read" do
+    csv = "id,en,it\n1,rim,cerchio\n2,hub,mozzo\n3,chain,catena\n"
+    shares = []
+    Glossema::Exchange::TermFile.read(csv, name: "t.csv", languages: %w[en it]) { |_, share| shares << share }
+    expect(shares).to eq([0.5, 0.75, 1.0])
+  end
 end

@@ -36,6 +36,13 @@ RSpec.describe Glossema::Forms::Carried do
     end
   end
 
+  JSON.parse(File.read(File.expand_path("../cases/still_to_come.json", __dir__))).each do |one|
+    it "has #{one["left"]} of #{one["carried"]} still to come in “#{one["target"]}”" do
+      carried = one["carried"].map { |text| Glossema::Forms::Carry.new(0, 0, "code", text, text) }
+      expect(described_class.still_to_come(carried, one["target"]).map(&:target)).to eq(one["left"])
+    end
+  end
+
   it "never takes a place twice, and keeps the order, whatever stands there" do
     random = Random.new(5)
     pieces = ["1,250", "12 May 2026", "25 km/h", "5–10", "A2", "2:30 pm", "€5", "www.x.example", "and", "-",
@@ -47,5 +54,12 @@ RSpec.describe Glossema::Forms::Carried do
       found = described_class.in(text, "en-GB", "it-IT")
       expect(found.each_cons(2).all? { |one, other| one.to <= other.from }).to be(true), text
     end
+  end
+
+  it "knows which numbers are often written as words: whole ones up to twelve" do
+    carried = described_class.in("Use 3 of 12 bolts, 13 nuts, 2.5 m of wire.", "en", "it")
+    expect(carried.map { |one| [one.source, one.may_be_word?] }).to eq(
+      [["3", true], ["12", true], ["13", false], ["2.5 m", false]]
+    )
   end
 end

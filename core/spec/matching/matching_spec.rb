@@ -138,6 +138,30 @@ RSpec.describe Glossema::Matching do
       expect(found(shop).map { |row| row[2] }).to eq([100, 99, 99, 94])
     end
 
+    it "tells the level that the best match reaches, whatever it did not look at" do
+      random, words = Random.new(4), %w[check the brakes lever before every ride or tour]
+      levels = Glossema::Counting::Bands::FLOORS.keys
+      level = ->(match) { match && [match.raw == 100, levels.reverse.find { |floor| match.score >= floor }] }
+      told =
+        Array.new(300) do
+          memories =
+            Array.new(2) do |name|
+              units = Array.new(4) {
+                unit((words - words.sample(random.rand(5), random: random)).join(" "), "x")
+              }
+              memory.new(name, random.rand(0..7), %w[en-GB it-IT], units)
+            end
+          text = (words - words.sample(random.rand(3), random: random)).join(" ")
+          asked = Glossema::Matching::Query.new(content: Glossema::Content.text(text), source_lang: "en-GB",
+            target_lang: "it-IT")
+          lookup = described_class.new(memories)
+          level[lookup.best(asked, levels)].tap do |reached|
+            expect(reached).to eq(level[lookup.matches(asked).first]), text
+          end
+        end
+      expect(told.uniq.size).to be > 3
+    end
+
     it "takes points off with their reasons" do
       other = memory.new("b", 5, %w[en-US it-IT], [unit("Check the brakes.", "Uno", origin: "machine")])
       expect(found(other)).to eq([["Uno", "exact", 89, [["memory", 5], ["region", 1], ["machine", 5]]]])

@@ -1,5 +1,11 @@
 # How a term is written at the beginning of a sentence, and how one picked from a text goes into a termbase.
 RSpec.describe Glossema::Terms::Placed do
+  JSON.parse(File.read(File.expand_path("../cases/beginning.json", __dir__))).each do |one|
+    it "#{one["beginning"] ? "begins" : "does not begin"} a sentence after “#{one["before"]}”" do
+      expect(described_class.beginning_after?(one["before"])).to be(one["beginning"])
+    end
+  end
+
   {
     "freno" => "Freno", "e-bike" => "E-bike", "ABS" => "ABS", "élan" => "Élan", "3D-Druck" => "3D-Druck",
     "制动" => "制动"

@@ -1,43 +1,29 @@
 // The open segment: its source, the target being written, and the proposals right below.
-import { useQuery } from '@tanstack/react-query'
 import { useImperativeHandle, useRef, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
-import { missingCodes } from '../../shared/balance'
+import { Here } from '../Here'
 import { Moon } from '../../shared/parts/Moon'
-import type { Origin, Project, Proposal, Segment } from '../../shared/types'
-import { TargetEditor, type TargetHandle } from '../editor/TargetEditor'
-import { proposalsQuery } from '../queries'
+import type { Project, Segment } from '../../shared/types'
+import { TargetEditor } from '../editor/TargetEditor'
+import type { TargetHandle } from '../editor/targetHandle'
 import type { Store } from '../store'
 import { CardFoot } from './CardFoot'
-import { chosenText, type Chosen } from './chosenText'
+import type { CardHandle } from './cardHandle'
+import { chosenText } from './chosenText'
 import { CutLine } from './CutLine'
 import { Misspelt } from './Misspelt'
+import { NewTerm } from './NewTerm'
 import { Proposals } from './Proposals'
 import { Source } from './Source'
 import { TermPairs } from './TermPairs'
 import { TwoWordings } from './TwoWordings'
+import { useCompletion } from './useCompletion'
+import { useProposals } from './useProposals'
 import { useSpelling } from './useSpelling'
 import { useTaking } from './useTaking'
 import { useTerms } from './useTerms'
-import { useWriting } from './useWriting'
-
-export interface CardHandle {
-  finish: () => boolean
-  take: (number?: number) => void
-  choose: (step: number) => void
-  missingCode: () => void
-  undo: () => void
-  redo: () => void
-  write: (value: string, origin: Origin) => void
-  insert: (text: string) => void
-  selected: () => Chosen
-  putTerm: (number: number) => void
-  addTerm: (place?: number) => void
-  carry: () => void
-  spelling: () => void
-  // The entry of its first term, or null.
-  firstEntry: () => number | null
-}
+import { useWarning } from './useWarning'
+import { useWriting, withoutBlank } from './useWriting'
 
 interface Props {
   segment: Segment
@@ -52,45 +38,47 @@ interface Props {
   ref: Ref<CardHandle>
 }
 
-const NONE: Proposal[] = []
-
 export function Card(props: Props) {
   const { segment, store, project, cutting, onCut, onLeaveCut, onFinish, onSay, onEntry, ref } = props
   const { t } = useTranslation()
   const target = useRef<TargetHandle>(null)
-  const { data, isFetching } = useQuery(proposalsQuery(segment.id))
-  const proposals = data?.proposals ?? NONE
   const { put, show, changed, confirm } = useWriting(segment, store, target)
+  const { proposals, given, trouble, searching } = useProposals({ segment, project, target, put })
   const terms = useTerms({ segment, project, target, say: onSay })
-  const spelling = useSpelling(project, target, onSay)
+  const spelling = useSpelling(project, segment, target, onSay)
+  const warn = useWarning(segment, terms.missingIn, onSay)
+  const completion = useCompletion(segment, target, onSay, given)
   const pending = store.outbox.pending(segment.id)
 
-  const { chosen, take, choose } = useTaking(segment, proposals, put)
+  const { chosen, take, choose, takeWords } = useTaking({ segment, proposals, put, target })
   const finish = () => {
-    const value = target.current?.value() ?? segment.target
+    const value = withoutBlank(target.current?.value() ?? segment.target, segment.source)
     if (!value.trim()) {
       onSay(t('translate.empty_target'))
       return false
     }
     confirm(value)
-    const lost = missingCodes(segment.source, value)
-    if (lost.length) onSay(t('translate.lost', { codes: lost.join(' ') }))
+    warn(value)
     return true
   }
   useImperativeHandle(ref, () => ({
     take,
+    takeWords,
     finish,
     write: put,
     insert: (text) => target.current?.insert(text),
     selected: () => chosenText(target.current?.selected() ?? ''),
+    clear: () => put('', { kind: 'typed' }),
+    focus: () => target.current?.focus(),
     undo: () => target.current?.undo(),
     redo: () => target.current?.redo(),
     choose,
     missingCode: () => target.current?.insertMissing(),
     putTerm: terms.putTerm,
-    addTerm: terms.add,
+    addTerm: terms.adding.add,
     carry: terms.carry,
     spelling: spelling.open,
+    offers: completion.open,
     firstEntry: () => terms.pairs[0]?.entry ?? null,
   }))
 
@@ -103,6 +91,7 @@ export function Card(props: Props) {
           <Moon state={segment.state} />
         </div>
         <div>
+          <Here segment={segment} />
           <Source segment={segment} project={project} marks={terms.marks} />
           {cutting && (
             <CutLine
@@ -115,6 +104,14 @@ export function Card(props: Props) {
               }}
             />
           )}
+          {terms.adding.asked && (
+            <NewTerm
+              halves={terms.adding.asked}
+              project={project}
+              onAdd={terms.adding.addAsked}
+              onClose={terms.adding.leave}
+            />
+          )}
           <TermPairs pairs={terms.pairs} onPut={terms.putTerm} onEntry={onEntry} />
           <TargetEditor
             ref={target}
@@ -123,6 +120,7 @@ export function Card(props: Props) {
             describedBy={`source-${segment.id}`}
             onChange={changed}
             onSpell={spelling.look}
+            complete={completion.completing}
             onDropped={() => onSay(t('translate.droppedCharacters'))}
           />
           {spelling.word && (
@@ -131,6 +129,7 @@ export function Card(props: Props) {
               word={spelling.word}
               onTake={spelling.take}
               onLearned={spelling.learned}
+              onSkip={spelling.skip}
               onClose={spelling.leave}
             />
           )}
@@ -140,7 +139,12 @@ export function Card(props: Props) {
         </div>
       </div>
       <CardFoot {...{ segment, store, pending, onFinish }} toCome={terms.toCome} onCarry={terms.carry} />
-      <Proposals {...{ proposals, segment, project, chosen }} searching={isFetching} onTake={take} />
+      <Proposals
+        {...{ proposals, segment, project, chosen }}
+        trouble={trouble}
+        searching={searching}
+        onTake={take}
+      />
     </div>
   )
 }

@@ -12,10 +12,11 @@ interface Props {
   word: string
   onTake: (text: string) => void
   onLearned: () => void
+  onSkip: () => void
   onClose: () => void
 }
 
-export function Misspelt({ project, word, onTake, onLearned, onClose }: Props) {
+export function Misspelt({ project, word, onTake, onLearned, onSkip, onClose }: Props) {
   const { t } = useTranslation()
   const { act } = useAct()
   const cache = useQueryClient()
@@ -57,6 +58,9 @@ export function Misspelt({ project, word, onTake, onLearned, onClose }: Props) {
         </button>
       ))}
       {data && !data.suggestions.length && <span className="quiet">{t('spelling.none')}</span>}
+      <button type="button" className="plain-link" onClick={onSkip}>
+        {t('spelling.skip')}
+      </button>
       <span className="quiet">{t('spelling.right')}</span>
       {places.map((where) => (
         <button key={where} type="button" className="plain-link" onClick={() => learn(where)}>

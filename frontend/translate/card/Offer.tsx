@@ -1,8 +1,10 @@
 // The text a proposal would give, how its source differs from today's, what was adapted, and where it is
 // from.
+import type { TFunction } from 'i18next'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
-import { markDifferences, type Marked } from '../../shared/differences'
+import { markDifferences } from '../../shared/differences'
+import { Differing } from '../../shared/parts/Differing'
 import { fullDate } from '../../shared/i18n'
 import { direction } from '../../shared/languages'
 import type { Project, Proposal, Segment } from '../../shared/types'
@@ -27,31 +29,11 @@ export function Offer({ proposal, segment, project }: Props) {
   )
 }
 
-const MARKS = { same: 'span', gone: 'del', new: 'ins' } as const
-
 function Compared({ proposal, segment }: Omit<Props, 'project'>) {
-  if (!proposal.differences.length) return null
-  const marked = markDifferences(plain(segment.source, segment.codes), proposal.differences)
-  if (marked.every((one) => one.mark === 'same')) return null
-  return (
-    <span className="compare">
-      {marked.map((one, index) => (
-        <Stretch key={index} now={one} before={marked[index - 1]} />
-      ))}
-    </span>
-  )
-}
-
-// Words that stand side by side only through a difference are kept apart.
-function Stretch({ now, before }: { now: Marked; before?: Marked }) {
-  const Mark = MARKS[now.mark]
-  const onlyApartByDifference = before && before.mark !== 'same' && now.mark !== 'same'
-  return (
-    <>
-      {onlyApartByDifference && ' '}
-      <Mark>{now.text}</Mark>
-    </>
-  )
+  const text = plain(segment.source, segment.codes)
+  const { differences } = proposal
+  if (markDifferences(text, differences).every((one) => one.mark === 'same')) return null
+  return <Differing text={text} differences={differences} />
 }
 
 function Adapted({ proposal, segment }: Omit<Props, 'project'>) {
@@ -65,12 +47,16 @@ function Adapted({ proposal, segment }: Omit<Props, 'project'>) {
   return <span className="adapted">{t('translate.adaptedFrom', { list: list.join(', ') })}</span>
 }
 
+const partsOf = ({ parts = [] }: Proposal, t: TFunction) =>
+  parts.map((part) => t(`translate.parts.${part}`)).join(` ${t('translate.and')} `)
+
 function About({ proposal }: { proposal: Proposal }) {
   const { t } = useTranslation()
   const { memory, author, changed_at, client, project, subject, kind } = proposal
+  const lost = proposal.lost?.length ? t('translate.codesPlaced', { codes: proposal.lost.join(' ') }) : null
   const by = [author, changed_at && fullDate(changed_at)].filter(Boolean).join(', ')
   const about = memory
     ? [t('translate.memoryLine'), memory, by, client, project, subject]
-    : [t(`translate.offered.${kind}`)]
+    : [t(`translate.offered.${kind}`, { ...proposal, parts: partsOf(proposal, t) }), lost]
   return <span className="about-unit">{about.filter(Boolean).join(' · ')}</span>
 }

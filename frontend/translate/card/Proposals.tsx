@@ -6,6 +6,7 @@ import { KEYS, proposalKey, shown } from '../../shared/keys'
 import type { Project, Proposal, Segment } from '../../shared/types'
 import { Offer } from './Offer'
 import { Score } from './Score'
+import { markedWords } from './useTaking'
 
 interface Props {
   proposals: Proposal[]
@@ -13,10 +14,12 @@ interface Props {
   project: Project
   chosen: number
   searching: boolean
+  // Why the machine gave nothing.
+  trouble: string | null
   onTake: (number: number) => void
 }
 
-export function Proposals({ proposals, segment, project, chosen, searching, onTake }: Props) {
+export function Proposals({ proposals, segment, project, chosen, searching, trouble, onTake }: Props) {
   const { t } = useTranslation()
   const now = proposals[chosen]
   const ofSource = proposals.length ? 'translate.asItStands' : 'translate.noProposals'
@@ -28,8 +31,8 @@ export function Proposals({ proposals, segment, project, chosen, searching, onTa
             key={proposal.id}
             className={index === chosen ? 'chosen' : ''}
             aria-current={index === chosen}
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => onTake(index + 1)}
+            onMouseDown={(event) => inWords(event.target) || event.preventDefault()}
+            onClick={() => markedWords() || onTake(index + 1)}
           >
             <Number number={index + 1} keys={proposalKey(index + 1)} />
             <Score proposal={proposal} />
@@ -41,7 +44,10 @@ export function Proposals({ proposals, segment, project, chosen, searching, onTa
           <span className="score">
             <span className="kind">{t('translate.kinds.source')}</span>
           </span>
-          <span className="quiet small">{t(searching ? 'translate.searching' : ofSource)}</span>
+          <span className="quiet small">
+            {t(searching ? 'translate.searching' : ofSource)}
+            {trouble && ` · ${trouble}`}
+          </span>
         </li>
       </ol>
       <span className="hidden-text" role="status">
@@ -56,6 +62,9 @@ export function Proposals({ proposals, segment, project, chosen, searching, onTa
     </>
   )
 }
+
+// Words of a proposal can be marked with the mouse; everywhere else the caret stays where it is.
+const inWords = (target: EventTarget) => !!(target as Element).closest('.text')
 
 function Number({ number, keys }: { number: number; keys: string }) {
   const { t } = useTranslation()

@@ -5,8 +5,18 @@ import type { Proposal } from '../../shared/types'
 
 export function Score({ proposal }: { proposal: Proposal }) {
   const { t } = useTranslation()
+  if (proposal.score !== null) return <Scored proposal={proposal} score={proposal.score} />
+  return (
+    <span className="score">
+      <span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span>
+    </span>
+  )
+}
+
+function Scored({ proposal, score }: { proposal: Proposal; score: number }) {
+  const { t } = useTranslation()
   const [shownNow, setShown] = useState(false)
-  const raw = proposal.raw ?? proposal.score + proposal.penalties.reduce((sum, one) => sum + one.points, 0)
+  const raw = proposal.raw ?? score + proposal.penalties.reduce((sum, one) => sum + one.points, 0)
   const why = proposal.penalties.length
     ? t('translate.why', {
         raw,
@@ -22,17 +32,17 @@ export function Score({ proposal }: { proposal: Proposal }) {
         tabIndex={-1}
         title={why}
         aria-expanded={shownNow}
-        aria-label={t('translate.whyLabel', { score: proposal.score })}
+        aria-label={t('translate.whyLabel', { score })}
         onClick={(event) => {
           event.stopPropagation()
           setShown(!shownNow)
         }}
       >
-        <b className="tab">{proposal.score}</b>
+        <b className="tab">{score}</b>
       </button>
       <span className="kind">{t(`translate.kinds.${proposal.kind}`)}</span>
       <span className="gauge" aria-hidden>
-        <i style={{ width: `${proposal.score}%` }} />
+        <i style={{ width: `${score}%` }} />
       </span>
       {shownNow && (
         <span className="why" role="status">

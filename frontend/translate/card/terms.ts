@@ -39,8 +39,8 @@ export function marksOf(terms: FoundTerm[], carried: Carry[]): Marked[] {
   return taken.toSorted((one, other) => one.from - other.from)
 }
 
-// What is not in the target yet, in order.
-export function stillToCome(carried: Carry[], target: string): Carry[] {
+// What is not in the target yet, in order. As the core does it: core/spec/cases/still_to_come.json.
+export function stillToCome<One extends Pick<Carry, 'target'>>(carried: One[], target: string): One[] {
   let rest = target
   return carried.filter(({ target: text }) => {
     const at = rest.indexOf(text)

@@ -1,13 +1,18 @@
 // A term added from what is marked in source and target, without a form: into the termbases that take new
-// terms, or into the one of a place.
-import { useEffect, useRef } from 'react'
+// terms, or into the one of a place. Where one of the two is not marked, two fields ask for it.
+import { useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
 import type { TermEntry } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
 import { addPair, type AddedTerm } from '../queries'
+import type { Halves } from './NewTerm'
 import type { TermParts } from './useTerms'
+
+interface Asked extends Halves {
+  place?: number
+}
 
 export function useAddTerm({ segment, project, target, say }: TermParts, refresh: () => void) {
   const { t } = useTranslation()
@@ -15,6 +20,7 @@ export function useAddTerm({ segment, project, target, say }: TermParts, refresh
   const offer = useOffer('term')
   const tell = useTelling()
   const picked = usePicked(segment.id)
+  const [asked, setAsked] = useState<Asked | null>(null)
   const send = (pair: Record<string, unknown>) =>
     void act(async () => {
       const { added } = await addPair(project.id, pair)
@@ -23,11 +29,26 @@ export function useAddTerm({ segment, project, target, say }: TermParts, refresh
       if (likely) offer(tell(likely), t('terms.addAnyway'), () => send({ ...pair, anyway: true }))
       else say(added.map(tell).join(' '))
     })
-  return (place?: number) => {
-    const marked = target.current?.selected().trim() ?? ''
-    if (!picked.current || !marked) return say(t('terms.markFirst'))
+  const add = (halves: Halves, place?: number) => {
     const around = plain(target.current?.value() ?? '', segment.codes)
-    send({ source: picked.current, target: marked, segment_id: segment.id, around, place })
+    send({ ...halves, segment_id: segment.id, around, place })
+  }
+  const leave = () => {
+    setAsked(null)
+    target.current?.focus()
+  }
+  return {
+    asked,
+    leave,
+    add: (place?: number) => {
+      const halves = { source: picked.current, target: target.current?.selected().trim() ?? '' }
+      if (halves.source && halves.target) add(halves, place)
+      else setAsked({ ...halves, place })
+    },
+    addAsked: (halves: Halves) => {
+      add(halves, asked?.place)
+      leave()
+    },
   }
 }
 

@@ -4,15 +4,18 @@ import { useState, type RefObject } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../../shared/api'
 import { languageName } from '../../shared/languages'
-import type { Project } from '../../shared/types'
+import type { Project, Segment } from '../../shared/types'
 import type { Misspelled } from '../editor/spelling'
-import type { TargetHandle } from '../editor/TargetEditor'
+import type { TargetHandle } from '../editor/targetHandle'
 
 // Projects of which it was said already.
 const told = new Set<number>()
+// Words let stand in a segment, until the page is loaded anew.
+const skipped = new Map<number, Set<string>>()
 
 export function useSpelling(
   project: Project,
+  segment: Segment,
   target: RefObject<TargetHandle | null>,
   say: (text: string) => void,
 ) {
@@ -28,7 +31,7 @@ export function useSpelling(
       told.add(project.id)
       say(t('spelling.noDictionary', { language: languageName(project.target_lang) }))
     }
-    return answer.faults
+    return answer.faults.filter((fault) => !skipped.get(segment.id)?.has(fault.word))
   }
   const leave = () => {
     setWord(null)
@@ -46,6 +49,11 @@ export function useSpelling(
     take: (text: string) => {
       setWord(null)
       target.current?.correct(text)
+    },
+    skip: () => {
+      if (word) skipped.set(segment.id, new Set(skipped.get(segment.id)).add(word))
+      leave()
+      target.current?.lookAgain()
     },
     learned: () => {
       leave()

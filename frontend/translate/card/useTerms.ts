@@ -4,7 +4,7 @@ import { useMemo, type RefObject } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
 import type { Project, Segment } from '../../shared/types'
-import type { TargetHandle } from '../editor/TargetEditor'
+import type { TargetHandle } from '../editor/targetHandle'
 import { termsQuery } from '../queries'
 import { marksOf, pairsOf, stillToCome } from './terms'
 import { useAddTerm } from './useAddTerm'
@@ -36,5 +36,5 @@ export function useTerms(parts: TermParts) {
     if (next) target.current?.insertWord(next.target)
     else say(t('terms.nothingToCome'))
   }
-  return { pairs, marks, putTerm, carry, add, toCome: missingIn(segment.target) }
+  return { pairs, marks, putTerm, carry, adding: add, toCome: missingIn(segment.target), missingIn }
 }

@@ -2,12 +2,16 @@
 // came from elsewhere is shown, and is not typing.
 import { useCallback, useEffect, useRef, type RefObject } from 'react'
 import type { Origin, Segment } from '../../shared/types'
-import type { TargetHandle } from '../editor/TargetEditor'
+import type { TargetHandle } from '../editor/targetHandle'
 import type { Store } from '../store'
 
 // Text that was taken over and is typed on still goes back to where it came from.
 const typedOn = (origin: Origin): Origin =>
   origin.kind === 'memory' || origin.kind === 'machine' ? { ...origin, touched: true } : { kind: 'typed' }
+
+// A blank at the end that an offer brought along is none of the text, unless the source ends with one too.
+export const withoutBlank = (value: string, source: string) =>
+  source.endsWith(' ') ? value : value.replace(/ +$/, '')
 
 export function useWriting(segment: Segment, store: Store, target: RefObject<TargetHandle | null>) {
   const origin = useRef<Origin>(segment.origin.kind ? segment.origin : { kind: 'typed' })

@@ -3,25 +3,17 @@
 import { memo, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { KEYS, shown } from '../../shared/keys'
-import type { Project, Segment, Version } from '../../shared/types'
-import type { Chosen } from '../card/chosenText'
+import type { Origin, Project, Segment, Version } from '../../shared/types'
 import type { Store } from '../store'
+import { Findings } from './Findings'
+import { Notes } from './Notes'
 import { Page } from './Page'
 import { Past } from './Past'
 import { Reference } from './Reference'
 import { Search } from './Search'
 import { Terms } from './Terms'
-
-const VIEWS = ['page', 'search', 'terms', 'past', 'reference'] as const
-type View = (typeof VIEWS)[number]
-
-// Words asked for by a key; turn counts the asking.
-export type Wanted = Chosen & { turn: number }
-// An entry asked for, or the first of the segment.
-export interface WantedEntry {
-  id: number | null
-  turn: number
-}
+import type { Only } from './TermPlaces'
+import { VIEWS, type Asked, type View } from './useCompanion'
 
 interface Props {
   project: Project
@@ -29,28 +21,28 @@ interface Props {
   revision: number
   open: Segment | null
   document: number
-  wanted: Wanted
-  entry: WantedEntry
+  asked: Asked
   onInsert: (value: string) => void
   onOpen: (id: number) => void
   onRestore: (version: Version) => void
+  onWrite: (text: string, origin: Origin) => void
+  onOnly: (only: Only) => void
+  apart: boolean
   onFold: () => void
+  onApart: () => void
+  // Back to the text.
+  onBack: () => void
 }
 
 export const Companion = memo(function Companion(props: Props) {
-  const { wanted, entry, onFold, project } = props
+  const { asked, apart, onFold, onApart, project } = props
   const { t } = useTranslation()
-  const [view, setView] = useState<View>(wanted.turn ? 'search' : 'page')
-  const [turn, setTurn] = useState(wanted.turn)
-  // A key asked for words: show where they are looked up.
-  if (turn !== wanted.turn) {
-    setTurn(wanted.turn)
-    setView('search')
-  }
-  const [entryTurn, setEntryTurn] = useState(entry.turn)
-  if (entryTurn !== entry.turn) {
-    setEntryTurn(entry.turn)
-    setView('terms')
+  const [view, setView] = useState<View>(asked.view)
+  const [turn, setTurn] = useState(asked.turn)
+  // A key asked for a view.
+  if (turn !== asked.turn) {
+    setTurn(asked.turn)
+    setView(asked.view)
   }
   return (
     <aside className="companion" aria-label={t('companion.label')}>
@@ -73,12 +65,23 @@ export const Companion = memo(function Companion(props: Props) {
         <button
           type="button"
           className="fold"
-          aria-label={t('companion.fold')}
-          title={`${t('companion.fold')} ${shown(KEYS.companion)}`}
-          onClick={onFold}
+          aria-label={t(apart ? 'companion.together' : 'companion.apart')}
+          title={`${t(apart ? 'companion.together' : 'companion.apart')} ${shown(KEYS.apartWindow)}`}
+          onClick={onApart}
         >
-          →
+          {apart ? '⇤' : '⇱'}
         </button>
+        {!apart && (
+          <button
+            type="button"
+            className="fold"
+            aria-label={t('companion.fold')}
+            title={`${t('companion.fold')} ${shown(KEYS.companion)}`}
+            onClick={onFold}
+          >
+            →
+          </button>
+        )}
       </div>
       <div
         className="panel"
@@ -95,11 +98,23 @@ export const Companion = memo(function Companion(props: Props) {
 
 function Panel({ view, ...props }: Props & { view: View }) {
   const { t } = useTranslation()
-  const { open, wanted } = props
+  const { open, asked } = props
   if (view === 'page') return <Page {...props} />
   if (view === 'reference') return <Reference project={props.project.id} />
   if (view === 'terms') return <Terms {...props} />
-  if (view === 'search') return <Search key={wanted.turn} {...props} />
-  if (open) return <Past key={open.id} segment={open} onRestore={props.onRestore} />
+  if (view === 'findings' && open)
+    return <Findings project={props.project} segment={open} onWrite={props.onWrite} />
+  if (view === 'notes') return <Notes {...props} turn={asked.view === 'notes' ? asked.turn : 0} />
+  if (view === 'search') return <Search key={asked.turn} {...props} />
+  if (open)
+    return (
+      <Past
+        key={open.id}
+        segment={open}
+        turn={asked.view === 'past' ? asked.turn : 0}
+        onRestore={props.onRestore}
+        onBack={props.onBack}
+      />
+    )
   return <p className="quiet">{t('companion.openFirst')}</p>
 }

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { toHtml } from '../../shared/preview'
 import type { Segment } from '../../shared/types'
 import { usePage } from '../queries'
+import { printPage } from './printPage'
 import type { Store } from '../store'
 
 // So many blocks are laid out together, when they come into view.
@@ -32,14 +33,24 @@ export function Page({ store, revision, open, document, onOpen }: Props) {
   useHere(place, spots, html, open?.document_id === document ? open.key : null)
   if (html === '') return <p className="quiet">{t('companion.noPage')}</p>
   return (
-    <div
-      ref={place}
-      className="sheet-page"
-      onClick={(event) => {
-        const spot = (event.target as HTMLElement).closest<HTMLElement>('[data-id]')
-        if (spot) onOpen(Number(spot.dataset.id))
-      }}
-    />
+    <>
+      <p className="presses small page-acts">
+        <a className="link" href={`/api/documents/${document}/finished_file`} download>
+          {t('companion.finished')}
+        </a>
+        <button type="button" className="link" onClick={() => printPage(place.current)}>
+          {t('companion.print')}
+        </button>
+      </p>
+      <div
+        ref={place}
+        className="sheet-page"
+        onClick={(event) => {
+          const spot = (event.target as HTMLElement).closest<HTMLElement>('[data-id]')
+          if (spot) onOpen(Number(spot.dataset.id))
+        }}
+      />
+    </>
   )
 }
 
@@ -71,22 +82,23 @@ function chunks(html: string): HTMLElement[] {
 
 // Puts the texts where they stand, and again those that changed.
 function useTexts(spots: Spots, html: string | undefined, store: Store, revision: number, document: number) {
-  const shown = useRef(new WeakMap<HTMLElement, string>())
+  // What was put in last: a segment that is the same object reads the same.
+  const shown = useRef<{ html?: string; segments: Segment[] }>({ segments: [] })
   useEffect(() => {
     if (html === undefined) return
-    for (const segment of store.segments) {
+    const before = shown.current.html === html ? shown.current.segments : []
+    store.segments.forEach((segment, index) => {
+      if (segment === before[index]) return
       const spot = segment.document_id === document ? spots.current.get(segment.key) : undefined
-      if (spot) put(segment, spot, shown.current)
-    }
+      if (spot) put(segment, spot)
+    })
+    shown.current = { html, segments: [...store.segments] }
   }, [document, html, revision, spots, store])
 }
 
-function put(segment: Segment, spot: HTMLElement, shown: WeakMap<HTMLElement, string>) {
+function put(segment: Segment, spot: HTMLElement) {
   const text = segment.target || segment.source
   const todo = !segment.target
-  const now = `${todo ? 'source' : 'target'} ${text}`
-  if (shown.get(spot) === now) return
-  shown.set(spot, now)
   spot.innerHTML = toHtml(text, segment.codes)
   spot.classList.toggle('todo', todo)
   spot.dataset.id = String(segment.id)

@@ -5,32 +5,32 @@ import { useTranslation } from 'react-i18next'
 import { MenuInPlace } from '../../shared/parts/MenuInPlace'
 import type { Project, Segment } from '../../shared/types'
 import { isEnough, useConcordance } from '../queries'
-import type { Wanted } from './Companion'
 import { Hits } from './Hits'
+import type { Asked } from './useCompanion'
 
 const SIDES = ['source', 'target']
 const WAYS = ['phrase', 'words', 'alike']
 
 interface Props {
   project: Project
-  wanted: Wanted
+  asked: Asked
   open: Segment | null
   onInsert: (value: string) => void
   onOpen: (id: number) => void
 }
 
-export function Search({ project, wanted, open, onInsert, onOpen }: Props) {
+export function Search({ project, asked, open, onInsert, onOpen }: Props) {
   const { t } = useTranslation()
-  const [text, setText] = useState(wanted.text)
-  const [side, setSide] = useState<string>(wanted.side)
+  const [text, setText] = useState(asked.words.text)
+  const [side, setSide] = useState<string>(asked.words.side)
   const [way, setWay] = useState('phrase')
-  const asked = useDeferredValue(text.trim())
-  const found = useConcordance(project.id, { text: asked, side, way })
+  const wanted = useDeferredValue(text.trim())
+  const found = useConcordance(project.id, { text: wanted, side, way })
   return (
     <div className="search-view">
       <Input
         allowClear
-        autoFocus={wanted.turn > 0}
+        autoFocus={asked.turn > 0}
         value={text}
         placeholder={t('companion.searchFor')}
         aria-label={t('companion.searchFor')}
@@ -54,7 +54,7 @@ export function Search({ project, wanted, open, onInsert, onOpen }: Props) {
         />
       </p>
       <Hits
-        found={isEnough(asked) ? found.data : undefined}
+        found={isEnough(wanted) ? found.data : undefined}
         project={project}
         onInsert={open ? onInsert : undefined}
         onOpen={onOpen}

@@ -1,28 +1,29 @@
-// The whole entry of a term of the open segment: the project's target language first, then the others, what
-// it means, where else it stands, and who said so.
+// The terms of the open segment beside the text: which there are, and the whole entry of one of them.
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
-import { longDate } from '../../shared/i18n'
-import { direction, languageName } from '../../shared/languages'
-import { TermWord } from '../../shared/parts/Sections'
-import type { FoundTerm, Project, Segment, TermEntry, TermSection } from '../../shared/types'
+import type { FoundTerm, Project, Segment } from '../../shared/types'
 import { termsQuery, useEntry } from '../queries'
-import type { WantedEntry } from './Companion'
+import type { Asked } from './useCompanion'
+import type { Only } from './TermPlaces'
+import { WholeEntry } from './WholeEntry'
 
 interface Props {
   project: Project
   open: Segment | null
-  entry: WantedEntry
+  asked: Asked
+  onOnly: (only: Only) => void
 }
 
-export function Terms({ project, open, entry }: Props) {
+export function Terms({ project, open, asked, onOnly }: Props) {
   const { t } = useTranslation()
   const found = useQuery({ ...termsQuery(open?.id ?? 0), enabled: open !== null }).data?.terms ?? []
-  const [chosen, setChosen] = useState<{ id: number | null; turn: number; segment?: number }>(entry)
+  const [chosen, setChosen] = useState<{ id: number | null; turn: number; segment?: number }>({
+    id: asked.entry,
+    turn: asked.turn,
+  })
   // What was asked for by a key or a press in the card comes before what was chosen here.
-  const wanted = chosen.turn === entry.turn && chosen.segment === open?.id ? chosen.id : entry.id
+  const wanted = chosen.turn === asked.turn && chosen.segment === open?.id ? chosen.id : asked.entry
   const id = found.some((one) => one.entry_id === wanted) ? wanted : (found[0]?.entry_id ?? null)
   const whole = useEntry(id).data
   if (!found.length) return <p className="quiet">{t('terms.noTerms')}</p>
@@ -34,9 +35,9 @@ export function Terms({ project, open, entry }: Props) {
       <Others
         found={seen}
         chosen={id}
-        onChoose={(next) => setChosen({ id: next, turn: entry.turn, segment: open?.id })}
+        onChoose={(next) => setChosen({ id: next, turn: asked.turn, segment: open?.id })}
       />
-      {whole && <Whole entry={whole} project={project} found={found} />}
+      {whole && <WholeEntry key={whole.id} entry={whole} {...{ project, found, onOnly }} />}
     </div>
   )
 }
@@ -63,73 +64,4 @@ function Others({ found, chosen, onChoose }: OthersProps) {
       ))}
     </p>
   )
-}
-
-function Whole({ entry, project, found }: { entry: TermEntry; project: Project; found: FoundTerm[] }) {
-  const { t } = useTranslation()
-  const own = found.find((one) => one.entry_id === entry.id)
-  const same = found.filter((one) => one.entry_id !== entry.id && one.term === own?.term)
-  const about = [
-    [t('terms.meaning'), entry.definition],
-    [t('terms.note'), entry.note],
-  ]
-  return (
-    <>
-      <p className="small quiet">
-        {[own?.termbase, entry.subject].filter(Boolean).join(' · ')}
-        {same.length > 0 &&
-          ` · ${t('terms.alsoIn', { termbases: same.map((one) => one.termbase).join(', ') })}`}
-      </p>
-      <h2>{own?.term}</h2>
-      <dl>
-        {inOrder(entry.sections, project).map((section) => (
-          <Language key={section.lang} section={section} />
-        ))}
-        {about.map(
-          ([name, text]) =>
-            text && (
-              <div key={name}>
-                <dt>{name}</dt>
-                <dd>{text}</dd>
-              </div>
-            ),
-        )}
-      </dl>
-      <p className="small quiet">
-        {t('terms.changed', { date: longDate(entry.updated_at), by: entry.changed_by ?? '–' })}
-      </p>
-      <Link
-        className="link"
-        to={`/termbases/${entry.termbase_id}?text=${encodeURIComponent(own?.term ?? '')}`}
-      >
-        {t('terms.edit')}
-      </Link>
-    </>
-  )
-}
-
-function Language({ section }: { section: TermSection }) {
-  return (
-    <div>
-      <dt>{languageName(section.lang)}</dt>
-      <dd lang={section.lang} dir={direction(section.lang)}>
-        {section.terms.map((term) => (
-          <p key={term.text}>
-            <TermWord term={term} />
-          </p>
-        ))}
-      </dd>
-    </div>
-  )
-}
-
-// The target language first, then the source, then the others as they stand.
-function inOrder(sections: TermSection[], project: Project) {
-  const primary = (tag: string | null) => tag?.split('-')[0]
-  const first = [project.target_lang, project.source_lang].map(primary)
-  const rank = (section: TermSection) => {
-    const at = first.indexOf(primary(section.lang))
-    return at < 0 ? first.length : at
-  }
-  return sections.toSorted((one, other) => rank(one) - rank(other))
 }

@@ -8,8 +8,8 @@ module Glossema
       GENERAL, LIKE, LEXICAL = 0.25, 0.3, 0.6
       # What each gives at least.
       FLOORS = [1e-7, 2e-4, 2e-4].freeze
-      # So many frequent tokens are always looked at, and what is less likely than this is left out.
-      FREQUENT, UNLIKELY = 150, 5e-5
+      # What is less likely than this is left out.
+      UNLIKELY = 5e-5
       # Of the likeliest so many are followed on, as deep, while they are as likely as this.
       FIRST, DEEP, FOLLOWED, LEAST = 15, 8, 0.02, 0.03
       # The likelihood of a word that was never seen, by how much of it is typed.
@@ -18,16 +18,16 @@ module Glossema
       PART_OF_MARK = 0.3
       # A word is taken to be translated when its translation is there, as surely as this.
       TRANSLATED, SURE = 0.2, 0.95
+      # Stands for a token of which nothing is known; the first number that is a token.
+      UNKNOWN, FIRST_TOKEN = -1, 2
 
-      # model: Model; source: text; terms: texts of terms that may come; carried: texts in the target's form.
-      def initialize(model, source, terms: [], carried: [])
-        @model, @source = model, source
-        @words = Tokens.source(source).map { |word| model.source_id(word) }
-        @rarity = @words.map { |word| word ? model.rarity(word) : 0.0 }
-        @like = Likeness.new(model.like(@words.compact))
-        @things = Things.new(source, terms: terms, carried: carried) { |text| known?(text) }
-        @candidates = candidates
-        @lexical, @after = {}, {}
+      # outlook: Outlook
+      def initialize(outlook)
+        @outlook, @names = outlook, outlook.names
+        @numbers = @names.each_with_index.drop(2).to_h
+        @general, @like = Bigrams.new(outlook.ones, outlook.twos), Likeness.new(outlook.like)
+        @things = Things.new(outlook.source, outlook.things.map { |thing| Things::Thing.new(*thing) })
+        @after = {}
       end
 
       # What may follow a text she has typed: [Offer …], best first. Each begins after its last letter.
@@ -39,15 +39,6 @@ module Glossema
       end
 
       private
-
-      def known?(text) = @model.id(" #{text}") || @model.source_id(text.downcase)
-
-      def candidates
-        lexical = @words.compact.uniq.flat_map { |word| @model.lexicon.translations(word) }
-        list = lexical | @like.ids | @model.sequences.frequent(FREQUENT) |
-          Tokens.of(@source).filter_map { |token| @model.id(" #{token.lstrip}") }
-        list - [Model::START, Model::STOP]
-      end
 
       # [[tokens before, what is begun, how likely], …]: the last token may be whole or the beginning of one.
       def readings(prefix)
@@ -61,13 +52,12 @@ module Glossema
       def continue(tokens, begun, weight, found)
         first = tokens.empty?
         begun = begun.lstrip if first
-        before = @model.ids(tokens)
+        before = Tokens.normal(tokens) { |small| @numbers.key?(small) }.map { |token| @numbers[token] }
         list = following(before).filter_map do |id, likely|
           name = shown(id, first)
           [name, id, likely] if name.start_with?(begun)
         end
-        unseen = begun.strip.empty? ? UNSEEN : UNSEEN_BEGUN * (UNSEEN_LETTER**begun.strip.length)
-        sum = list.sum { |_, _, likely| likely } + unseen
+        sum = list.sum { |_, _, likely| likely } + unseen(begun.strip.length)
         list.first(FIRST).each do |name, id, likely|
           rest = name[begun.length..]
           same = list.sum { |other, _, chance| other.start_with?(name) ? chance : 0.0 }
@@ -77,27 +67,29 @@ module Glossema
         end
       end
 
+      def unseen(letters) = letters.zero? ? UNSEEN : UNSEEN_BEGUN * (UNSEEN_LETTER**letters)
+
       # The first word of a text has a capital where the source has one.
       def shown(id, first)
-        name = @model.name(id)
+        name = @names[id]
         return name unless first
 
         name = name.lstrip
         return name if name.start_with?("<")
 
-        @source.match?(/\A[^\p{L}]*\p{Lu}/) ? name.sub(/\p{L}/, &:upcase) : name
+        @outlook.source.match?(/\A[^\p{L}]*\p{Lu}/) ? name.sub(/\p{L}/, &:upcase) : name
       end
 
       def follow(before, text, likely, found, depth)
         return if depth >= DEEP
 
         list = following(before)
-        blank = list.sum { |id, chance| @model.name(id).start_with?(" ") ? chance : 0.0 }
+        blank = list.sum { |id, chance| @names[id].start_with?(" ") ? chance : 0.0 }
         better(found, "#{text} ", blank * likely, "memory")
         list.first(depth.zero? ? 4 : 2).each do |id, chance|
           next if chance * likely < LEAST
 
-          longer = text + @model.name(id)
+          longer = text + @names[id]
           better(found, longer, chance * likely, "memory")
           follow([*before, id], longer, chance * likely, found, depth + 1)
         end
@@ -110,20 +102,19 @@ module Glossema
       # [[id, how likely it comes next], …] after the ids before, the likeliest first.
       def following(before)
         @after[before] ||= begin
-          last, earlier = before[-1] || Model::START, before[-2] || Model::START
-          last = -1 if before.any? && before[-1].nil?
-          earlier = -1 if before.size > 1 && before[-2].nil?
+          last, earlier = before[-1] || Outlook::START, before[-2] || Outlook::START
+          last = UNKNOWN if before.any? && before[-1].nil?
+          earlier = UNKNOWN if before.size > 1 && before[-2].nil?
           weigh(before, earlier, last)
         end
       end
 
       def weigh(before, earlier, last)
-        general, like = @model.sequences.after(earlier, last), @like.after(earlier, last)
+        general, like = @general.after(last), @like.after(earlier, last)
         open = untranslated(before)
         sum = open.sum + 1e-9
-        ids = @candidates | @model.sequences.followers(earlier, last)
-        list = ids.map do |id|
-          lexical = lexical(id).sum { |at, chance| chance * open[at] } / sum
+        list = (FIRST_TOKEN...@names.size).map do |id|
+          lexical = @outlook.lexical[id].sum { |at, chance| chance * open[at] } / sum
           [(general.call(id) + FLOORS[0])**GENERAL * (like.call(id) + FLOORS[1])**LIKE *
             (lexical + FLOORS[2])**LEXICAL, id]
         end
@@ -132,19 +123,11 @@ module Glossema
           .map { |weight, id| [id, weight / all] }
       end
 
-      # Which words of the source may be translated by a token, and how likely: [[place, likelihood] …].
-      def lexical(id)
-        @lexical[id] ||= @words.each_with_index.filter_map do |word, at|
-          chance = word ? @model.lexicon.likelihood(word, id) : 0.0
-          [at, chance] if chance.positive?
-        end
-      end
-
       # What each word of the source still counts: its rarity, less what is there of its translation.
       def untranslated(before)
-        left = Array.new(@words.size, 1.0)
+        left = Array.new(@outlook.rarity.size, 1.0)
         before.compact.each do |id|
-          chances = lexical(id)
+          chances = @outlook.lexical[id]
           sum = chances.sum(&:last)
           next if sum < 0.02
 
@@ -152,7 +135,7 @@ module Glossema
           share = chance / sum
           left[at] *= 1 - [share, SURE].min if share > TRANSLATED
         end
-        left.each_with_index.map { |value, at| value * @rarity[at] }
+        left.each_with_index.map { |value, at| value * @outlook.rarity[at] }
       end
     end
   end

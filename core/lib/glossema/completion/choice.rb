@@ -2,8 +2,9 @@
 # each place down the list one more.
 module Glossema
   module Completion
-    # text: what would follow; kind: where it comes from ("memory", "term", "carried", "source").
-    Offer = Struct.new(:text, :kind)
+    # text: what would follow; kind: where it comes from ("memory", "term", "carried", "source"); likelihood:
+    # how sure it is that it follows, 0 to 1.
+    Offer = Struct.new(:text, :kind, :likelihood)
 
     module Choice
       # So many of the weightiest are looked at.
@@ -24,7 +25,7 @@ module Glossema
           chosen << best
           rest.delete(best)
         end
-        chosen.map { |text, (_, kind)| Offer.new(text, kind) }
+        chosen.map { |text, (likely, kind)| Offer.new(text, kind, likely) }
       end
 
       # What an offer is expected to save at a place beyond those chosen before: where a longer one holds it

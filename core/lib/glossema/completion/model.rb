@@ -49,12 +49,11 @@ module Glossema
       # The number of a target token, or nil.
       def id(token) = @targets[token]
 
-      # The numbers of the tokens of a text; nil for those that are not known. The first one counts as if it
-      # stood inside.
-      def ids(tokens) = normal(tokens).map { |token| @targets[token] }
+      # In how many units a source word is.
+      def units_with(word) = @places[word]&.size || 0
 
       # How rare a source word is: the logarithm of how many units there are for each that has it.
-      def rarity(word) = Math.log((@units.size + 1.0) / ((@places[word]&.size || 0) + 1))
+      def rarity(word) = Math.log((@units.size + 1.0) / (units_with(word) + 1))
 
       # [[likeness from 0 to 1, ids of the target] …] of the units like a source, the likest first.
       def like(words)
@@ -104,13 +103,11 @@ module Glossema
         end
       end
 
-      # The first token as it stands inside texts: with a blank, and small where it is small there.
+      # Of a first word that is met small inside texts as often, the small one.
       def normal(tokens)
-        return tokens if tokens.empty?
-
-        first = " #{tokens.first.lstrip}"
-        small = first.sub(/\p{L}/, &:downcase)
-        [@inside[small].positive? && @inside[small] >= @inside[first] ? small : first, *tokens.drop(1)]
+        Tokens.normal(tokens) do |small|
+          @inside[small].positive? && @inside[small] >= @inside[" #{tokens.first.lstrip}"]
+        end
       end
     end
   end

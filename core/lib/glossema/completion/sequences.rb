@@ -1,91 +1,56 @@
-# Which token follows which: counts of one, two and three in a row, smoothed by absolute discounting and
-# backing off to the shorter one (Ney, Essen, Kneser, 1994).
+# Which token follows which: counts of one and of two in a row. What they make of how likely a token comes
+# next is in Bigrams.
 module Glossema
   module Completion
     class Sequences
-      DISCOUNT = 0.75
-      SHIFT = 20
-      # So many followers of a context are looked at.
-      FOLLOWERS = 40
+      attr_reader :total
 
       # start, stop: the ids that stand for the beginning and the end of a text.
       def initialize(start, stop)
         @start, @stop = start, stop
-        @ones, @twos, @threes = Hash.new(0), Hash.new(0), Hash.new(0)
-        @total = 0
-        forget
+        @ones, @twos, @total = {}, {}, 0
       end
 
       # Takes in the ids of a text.
-      def add(ids, weight = 1)
-        before = last = @start
+      def add(ids)
+        last = @start
         [*ids, @stop].each do |id|
-          @ones[id] += weight
-          @twos[(last << SHIFT) | id] += weight
-          @threes[(((before << SHIFT) | last) << SHIFT) | id] += weight
-          @total += weight
-          before, last = last, id
+          @ones[id] = times(id) + 1
+          row = @twos[last] ||= {}
+          row[id] = (row[id] || 0) + 1
+          @total += 1
+          last = id
         end
-        forget
+        @sums = @frequent = nil
       end
 
-      # Works out ahead what the first question would wait for.
-      def prepare
-        after(@start, @start)
-        followers(@start, @start)
-      end
+      # How often an id was met.
+      def times(id) = @ones[id] || 0
 
       # The most frequent ids.
-      def frequent(count) = @ones.max_by(count) { |_, times| times }.map(&:first)
+      def frequent(count)
+        (@frequent ||= {})[count] ||= @ones.max_by(count) { |_, times| times }.map(&:first)
+      end
 
-      # A function from id to how likely it follows the two ids before.
-      def after(before, last)
-        context = (before << SHIFT) | last
-        twos, kinds = sums(:@twos)[last]
-        threes, forms = sums(:@threes)[context]
-        lambda do |id|
-          one = (@ones.fetch(id, 0) + 0.1) / (@total + 1)
-          two = twos ? backed(@twos.fetch((last << SHIFT) | id, 0), twos, kinds, one) : one
-          threes ? backed(@threes.fetch((context << SHIFT) | id, 0), threes, forms, two) : two
+      # What followed an id: [how often anything did, how many different, {number => times}], the last of
+      # those in numbers ({id => number}) only.
+      def row(last, numbers)
+        row = @twos[last] or return [0, 0, {}]
+        found = {}
+        if row.size < numbers.size
+          row.each { |id, times| (number = numbers[id]) && found[number] = times }
+        else
+          numbers.each { |id, number| (times = row[id]) && found[number] = times }
         end
+        [sum(last), row.size, found]
       end
 
-      # The ids that followed the two most often.
-      def followers(before, last)
-        lists = (@followers ||= [collect(@threes), collect(@twos)])
-        (lists[0].fetch((before << SHIFT) | last, []) + lists[1].fetch(last, [])).uniq
-      end
-
-      def marshal_dump = [@start, @stop, @ones.to_a, @twos.to_a, @threes.to_a, @total]
-
-      def marshal_load(state)
-        @start, @stop, *tables, @total = state
-        @ones, @twos, @threes = tables.map { |pairs| Hash.new(0).merge!(pairs.to_h) }
-      end
+      def marshal_dump = [@start, @stop, @ones, @twos, @total]
+      def marshal_load(state) = (@start, @stop, @ones, @twos, @total = state)
 
       private
 
-      def backed(count, sum, kinds, shorter)
-        ([count - DISCOUNT, 0].max + (DISCOUNT * kinds * shorter)) / sum
-      end
-
-      def forget = @sums = @followers = nil
-
-      # {context => [how often, how many different followers]}
-      def sums(name)
-        (@sums ||= {})[name] ||=
-          instance_variable_get(name).each_with_object({}) do |(key, count), found|
-            entry = found[key >> SHIFT] ||= [0, 0]
-            entry[0] += count
-            entry[1] += 1
-          end
-      end
-
-      def collect(table)
-        lists = {}
-        table.each { |key, count| (lists[key >> SHIFT] ||= []) << [count, key & ((1 << SHIFT) - 1)] }
-        lists.transform_values { |list| list.max(FOLLOWERS).map(&:last) - [@stop] }
-      end
+      def sum(last) = (@sums ||= {})[last] ||= @twos[last].each_value.sum
     end
   end
 end

@@ -14,14 +14,25 @@ module Glossema
       BEFORE = /[\s"“„«(\[<>'’]\z/
       LIKELY = { "term" => 0.1, "carried" => 0.08, "source" => 0.05 }.freeze
 
-      # source: its text; terms: target texts; carried: texts in the target's form; known: tells of a word of
-      # the source whether it was learned.
-      def initialize(source, terms: [], carried: [], &known)
-        @source = source
-        own = source.scan(TAG).map { |text| text.start_with?("<") ? text : text.sub(/[.:!?]+\z/, "") }
-        own = own.select { |text| text.match?(STRANGE) || !known.call(text) }
-        @things = list(terms, "term") + list(carried, "carried") + list(own - carried, "source")
-        @things.uniq!(&:text)
+      class << self
+        # source: its text; terms: target texts; carried: texts in the target's form; known: tells of a word
+        # of the source whether it was learned. Returns [Thing …].
+        def of(source, terms: [], carried: [], &known)
+          own = source.scan(TAG).map { |text| text.start_with?("<") ? text : text.sub(/[.:!?]+\z/, "") }
+          own = own.select { |text| text.match?(STRANGE) || !known.call(text) }
+          all = list(terms, "term") + list(carried, "carried") + list(own - carried, "source")
+          all.uniq(&:text)
+        end
+
+        private
+
+        def list(texts, kind) =
+          texts.reject(&:empty?).map { |text| Thing.new(text, kind, LIKELY[kind]) }
+      end
+
+      # things: [Thing …] of a source.
+      def initialize(source, things)
+        @source, @things = source, things
       end
 
       # {rest of a thing => [how likely, kind]} after what is typed.
@@ -37,8 +48,6 @@ module Glossema
       end
 
       private
-
-      def list(texts, kind) = texts.reject(&:empty?).map { |text| Thing.new(text, kind, LIKELY[kind]) }
 
       # It stands there already as often as it can be expected.
       def used_up?(thing, prefix)

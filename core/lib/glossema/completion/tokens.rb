@@ -9,6 +9,16 @@ module Glossema
 
       def of(text) = text.scan(PATTERN)
 
+      # The tokens of a text with the first one as it stands inside texts: with a blank, and small where the
+      # block says so of the small one.
+      def normal(tokens)
+        return tokens if tokens.empty?
+
+        first = " #{tokens.first.lstrip}"
+        small = first.sub(/\p{L}/, &:downcase)
+        [yield(small) ? small : first, *tokens.drop(1)]
+      end
+
       # The words of a source, as they are looked up.
       def source(text) = of(text).map { |token| token.lstrip.downcase }
     end

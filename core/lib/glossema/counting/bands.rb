@@ -4,6 +4,9 @@ module Glossema
     module Bands
       NAMES = %w[context repetition exact 95-99 85-94 75-84 50-74 new].freeze
 
+      # From which score on a match is in which band.
+      FLOORS = { 50 => "50-74", 75 => "75-84", 85 => "85-94", 95 => "95-99" }.freeze
+
       # Bands that a reader sees together in a bar, what is known best first.
       GROUPS = {
         "known" => %w[context exact],
@@ -21,20 +24,7 @@ module Glossema
       end
 
       # The band of a match score when there is no exact match: 0–99.
-      def for_score(score)
-        case score
-        when 95.. then
-          "95-99"
-        when 85.. then
-          "85-94"
-        when 75.. then
-          "75-84"
-        when 50.. then
-          "50-74"
-        else
-          "new"
-        end
-      end
+      def for_score(score) = FLOORS[FLOORS.keys.reverse.find { |floor| score >= floor }] || "new"
 
       # segments: array of [content, best match or nil] in order, over the whole counted set. A match answers
       # `kind` and `score`. Returns the band of each, in order. A repetition is a later segment with the same

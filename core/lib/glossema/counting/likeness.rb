@@ -8,8 +8,8 @@ module Glossema
       module_function
 
       # contents: array of Content in order, over the whole counted set; bands: the band of each as
-      # Bands.assign answers it; language_pair: [source tag, target tag]. Returns the band of each as it would
-      # be with what stands before it: the better of the two.
+      # Bands.assign answers it, nil of those that are not asked for; language_pair: [source tag, target tag].
+      # Returns the band of each as it would be with what stands before it: the better of the two.
       def bands(contents, bands, language_pair)
         pool = Matching::Pool.new(language_pair)
         lookup = Matching::Lookup.new([pool])
@@ -23,7 +23,7 @@ module Glossema
       def inside(lookup, content, language_pair, band)
         source, target = language_pair
         query = Matching::Query.new(content: content, source_lang: source, target_lang: target)
-        match = lookup.matches(query, threshold: BETTER.fetch(band), limit: 1).first
+        match = lookup.best(query, Bands::FLOORS.keys.select { |floor| floor >= BETTER.fetch(band) })
         match ? Bands.for_score(match.score) : band
       end
       private_class_method :inside

@@ -9,15 +9,16 @@ module Glossema
       SPLITS = %w[bands inside bare].freeze
 
       class << self
-        # files: array of {name:, facts: {…} that go along, rows: [[Content, best match or nil] …]} in order;
-        # language_pair: [source tag, target tag].
+        # files: array of {name:, facts: {…} that go along, rows: [[Content, best match or nil, its band with
+        # likeness inside where that is worked out already] …]} in order; language_pair: [source tag, target
+        # tag].
         def of(files, language_pair)
           rows = files.flat_map { |file| file[:rows] }
           contents = rows.map(&:first)
           bands = Bands.assign(rows)
           splits = [
             bands,
-            Likeness.bands(contents, bands, language_pair),
+            inside(rows, bands, language_pair),
             Bands.assign(contents.map { |content| [content, nil] })
           ]
           counts = contents.map { |content| Count.of(content) }
@@ -25,6 +26,11 @@ module Glossema
         end
 
         private
+
+        def inside(rows, bands, language_pair)
+          known = rows.map { |_, _, band| band }
+          known.all? ? known : Likeness.bands(rows.map(&:first), bands, language_pair)
+        end
 
         def figures(files, counts, splits)
           at = 0

@@ -15,7 +15,8 @@ module Glossema
         end
 
         table = TermTable.new(bytes, name, languages)
-        { head: {}, faults: table.each_entry(roles || table.roles) { |entry, _| yield entry, 1.0 } }
+        faults = table.each_entry(roles || table.roles) { |entry, row| yield entry, row / table.size.to_f }
+        { head: {}, faults: faults }
       end
 
       def tbx?(bytes, name)

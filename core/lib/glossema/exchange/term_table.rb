@@ -81,6 +81,9 @@ module Glossema
         Rows.new(body, roles).each_entry(&block)
       end
 
+      # How many rows it has.
+      def size = @rows.size
+
       # Rows for a table of these entries, the first one the headings.
       def self.rows(entries) = TermRows.new(entries).rows
 

@@ -6,7 +6,10 @@ module Glossema
   module Forms
     # One thing: from…to is its place in the source text; kind: see Carried::KINDS; target: its text in the
     # form of the target language.
-    Carry = Struct.new(:from, :to, :kind, :source, :target)
+    Carry = Struct.new(:from, :to, :kind, :source, :target) do
+      # Numbers up to twelve are often written as words.
+      def may_be_word? = kind == "number" && source.match?(/\A(?:[0-9]|1[0-2])\z/)
+    end
 
     class Carried
       KINDS = %w[link address date time range unit money number code].freeze
@@ -42,6 +45,13 @@ module Glossema
       # text of the source; languages: tags. Returns [Carry …] in order; what overlaps is taken once, as the
       # kind that comes first.
       def self.in(text, source_lang, target_lang) = new(source_lang, target_lang).in(text)
+
+      # carried: as `in` answers it; target: the translation so far. Returns those of it that are still to
+      # come, in order; what stands there twice counts twice.
+      def self.still_to_come(carried, target)
+        rest = target.dup
+        carried.reject { |one| rest.sub!(one.target) { " " } }
+      end
 
       def initialize(source_lang, target_lang)
         @source, @target = source_lang, target_lang

@@ -10,8 +10,18 @@ module Glossema
   module Matching
     # A unit as a store gives it. source and target are Contents; attributes is a hash of strings
     # (author, created_at, updated_at, client, subject, project, file, origin, previous, next). guess: about
-    # what score it will have, or nil.
-    Candidate = Struct.new(:id, :source, :target, :attributes, :memory, :guess, keyword_init: true)
+    # what score it will have, or nil; known_units: what the source is cut into, where that is known.
+    Candidate =
+      Struct.new(
+        :id,
+        :source,
+        :target,
+        :attributes,
+        :memory,
+        :guess,
+        :known_units,
+        keyword_init: true
+      ) { def units = known_units || Score.units(source) }
 
     # kind: "context", "exact", "adapted" or "fuzzy"; penalties: array of [reason, points]; raw: the score
     # before them. target: Content offered, its codes those of today's source; changes: what was adapted in it
@@ -53,6 +63,7 @@ module Glossema
       # How many candidates are scored at most, for each match wanted and besides.
       TRIED_FOR_EACH_WANTED = 10
       BESIDES = 200
+      FULL = 100
       KINDS = %w[context exact adapted fuzzy machine].freeze
 
       def initialize(memories, terms: nil)
@@ -63,7 +74,29 @@ module Glossema
       def matches(query, threshold: 50, limit: 8)
         units = Score.units(query.content)
         found = @memories.flat_map { |memory| found_in(memory, query, units, threshold, limit) }
-        found = penalise_rivals(found, query).select { |match| match.score >= threshold || match.raw == 100 }
+        ranked(found, query, units, threshold, limit)
+      end
+
+      # query: Query; levels: scores above 0, ascending, of which only is asked which one is reached (as the
+      # floors of bands are). Returns a Match of the highest level that any match reaches, not always the best
+      # of it, or nil.
+      def best(query, levels)
+        units = Score.units(query.content)
+        found = []
+        @memories.each do |memory|
+          least = above(found.map(&:score).max || 0, levels)
+          found.concat(found_in(memory, query, units, least, 1, levels))
+        end
+        ranked(found, query, units, levels.first, 1).first
+      end
+
+      private
+
+      # What was found, less points for rivals, in rank order.
+      def ranked(found, query, units, threshold, limit)
+        found = penalise_rivals(found, query).select { |match|
+          match.score >= threshold || match.raw == FULL
+        }
         found =
           found
             .sort_by { |match| rank(match, query) }
@@ -72,11 +105,9 @@ module Glossema
         @terms ? with_terms(found, query, units) : found
       end
 
-      private
-
       # The likeliest come first; once there are enough, what is clearly worse than all of them is not worked
-      # out.
-      def found_in(memory, query, units, threshold, limit)
+      # out, and with levels what reaches no higher one.
+      def found_in(memory, query, units, threshold, limit, levels = nil)
         always = constant_penalties(memory, query).sum(&:last)
         list, floor, scored = [], threshold, 0
         most = BESIDES + (TRIED_FOR_EACH_WANTED * limit)
@@ -91,18 +122,23 @@ module Glossema
 
           found = match(query, units, candidate, memory, floor) or next
           list << found
+          next if list.size < limit
+
+          last = list.map(&:score).max(limit).last
           # A rival may lose one point more.
-          floor = [threshold, list.map(&:score).max(limit).last - 1 + always].max if list.size >= limit
+          floor = [threshold, (levels ? above(last, levels) : last - 1) + always].max
         end
         list
       end
+
+      def above(score, levels) = levels.find { |level| level > score } || FULL
 
       # A match that differs in one known term takes today's; its score stays that of the difference.
       def with_terms(found, query, units)
         found.each do |match|
           next unless match.kind == "fuzzy"
 
-          stored = Score.units(match.candidate.source)
+          stored = match.candidate.units
           term =
             TermChange.find(
               query.content.text,
@@ -127,7 +163,7 @@ module Glossema
       end
 
       def match(query, units, candidate, memory, threshold)
-        stored = Score.units(candidate.source)
+        stored = candidate.units
         comparison =
           Score.compare(
             query.content,

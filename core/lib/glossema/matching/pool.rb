@@ -12,7 +12,7 @@ module Glossema
       # language_pair: [source tag, target tag]
       def initialize(language_pair)
         @language_pair = language_pair
-        @contents, @signatures, @places = [], [], {}
+        @contents, @units, @signatures, @places = [], [], [], {}
         @postings = Hash.new { |all, gram| all[gram] = [] }
       end
 
@@ -45,7 +45,15 @@ module Glossema
 
       def candidate(place, guess)
         content = @contents[place]
-        Candidate.new(id: place, source: content, target: content, attributes: {}, guess: guess)
+        units = @units[place] ||= Score.units(content)
+        Candidate.new(
+          id: place,
+          source: content,
+          target: content,
+          attributes: {},
+          guess: guess,
+          known_units: units
+        )
       end
 
       # [about what score, place] of the texts that share most pieces with these words, the likeliest first.
@@ -58,14 +66,17 @@ module Glossema
 
       # The places of those that share most pieces, the rarest pieces read first.
       def sharing(words)
-        found, left = Hash.new(0), LOOKED_AT
+        found, left = [], LOOKED_AT
         lists = Grams.all(words).filter_map { |gram| @postings[gram] if @postings.key?(gram) }
         lists.sort_by(&:size).each do |list|
           break if (left -= list.size).negative? && found.size >= OFFERED
 
-          list.each { |place| found[place] += 1 }
+          found.concat(list)
         end
-        found.map { |place, shared| (shared << PLACE_BITS) - place }.max(OFFERED)
+        found
+          .tally
+          .map { |place, shared| (shared << PLACE_BITS) - place }
+          .max(OFFERED)
           .map { |one| -one & ((1 << PLACE_BITS) - 1) }
       end
     end

@@ -18,14 +18,13 @@ module Glossema
 
       attr_reader :language
 
-      # words: those she added, in any case; names: texts to be left alone as they stand (things never to be
-      # translated, names of the termbase).
+      # words: those she added, in any case; names: texts and patterns to be left alone, as Terms::Listed
+      # takes them.
       def initialize(language, words: [], names: [])
         @language = language
         @dictionary = Dictionary.for(language)
         @own = words.to_h { |word| [Terms::Alike.fold(word), true] }
-        @names = names.reject(&:empty?).uniq
-        @pattern = @names.any? ? /(?<![\p{L}\p{N}])(?:#{Regexp.union(@names).source})(?![\p{L}\p{N}])/ : nil
+        @names = Terms::Listed.new(names)
       end
 
       # Is there a dictionary?
@@ -35,9 +34,9 @@ module Glossema
       def faults(text)
         return [] unless @dictionary
 
-        kept = @pattern ? places(text) : []
+        kept = @names.find(text)
         Terms::Words.of(text, @language).flat_map do |token|
-          next [] if token.kind != :word || kept.any? { |from, to| token.from < to && from < token.to }
+          next [] if token.kind != :word || kept.any? { |one| token.from < one.to && one.from < token.to }
 
           unknown(token.text, token.from)
         end
@@ -53,12 +52,6 @@ module Glossema
       end
 
       private
-
-      def places(text)
-        found = []
-        text.scan(@pattern) { found << Regexp.last_match.offset(0) }
-        found
-      end
 
       # Of a word that is not known its parts are looked at, if hyphens or apostrophes join it.
       def unknown(word, from)

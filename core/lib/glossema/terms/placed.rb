@@ -7,6 +7,9 @@ module Glossema
 
       module_function
 
+      # Does a sentence begin after this text?
+      def beginning_after?(text) = text.match?(BEGINNING)
+
       # The text of a term at the beginning of a sentence.
       def beginning(text) = text.sub(/\A\p{Ll}/, &:upcase)
 
@@ -15,7 +18,7 @@ module Glossema
       def picked(text, around, lang)
         word = text.strip.gsub(/\A[\p{P}\s]+(?=[\p{L}\p{N}])|(?<=[\p{L}\p{N}])[\p{P}\s]+\z/, "")
         at = around.index(word)
-        return word unless at && word.match?(/\A\p{Lu}\p{Ll}/) && around[0...at].match?(BEGINNING)
+        return word unless at && word.match?(/\A\p{Lu}\p{Ll}/) && beginning_after?(around[0...at])
         return word if Languages.same?(lang, "de") || around[(at + 1)..].include?(word)
 
         words = Words.of(word, lang).map(&:text)

@@ -167,16 +167,7 @@ module Glossema
           pages
             .map { |item| full.call(item) }
             .select { |path| container.entry?(path) }
-            .map do |path|
-              [
-                path,
-                Html5.new(
-                  container.read(path),
-                  File.basename(path),
-                  { "attributes" => @options["attributes"] }
-                )
-              ]
-            end
+            .map { |path| [path, page_at(path)] }
         list.concat(
           manifest
             .values
@@ -186,6 +177,16 @@ module Glossema
             .map { |path| [path, Xml.new(container.read(path), File.basename(path), { "preset" => "ncx" })] }
         )
         @options["title"] ? list << [@root, @opf] : list
+      end
+
+      def page_at(path)
+        page = Html5.new(container.read(path), File.basename(path),
+          { "attributes" => @options["attributes"] })
+        page.beside = ->(source) do
+          file = CGI.unescape(source.split(/[?#]/).first.to_s)
+          container.read(File.expand_path(file, "/#{File.dirname(path)}").delete_prefix("/"))
+        end
+        page
       end
     end
   end

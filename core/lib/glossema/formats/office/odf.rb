@@ -203,11 +203,18 @@ module Glossema
               "<tr>#{html(child, places, block)}</tr>"
             when "table-cell"
               "<td>#{html(child, places, block)}</td>"
+            when "image"
+              picture(child) + html(child, places, block)
             else
               html(child, places, block)
             end
           end
           .join
+      end
+
+      def picture(node)
+        path = node.attributes.values.find { |attribute| attribute.node_name == "href" }.to_s
+        Pictures.figure(path, container.read(path.delete_prefix("./")))
       end
 
       def line(place, block)

@@ -30,6 +30,9 @@ module Glossema
         @inner = nil
       end
 
+      # What answers the bytes of a file beside this one, for pictures; none by itself.
+      attr_writer :beside
+
       def preview(&block)
         # What stands inside a text without being part of it follows at the end.
         notes, main =
@@ -475,20 +478,32 @@ module Glossema
         node
           .children
           .map do |child|
-            unit =
-              units[child.from] ||
-              (child.kind == :text && units[child.from + child.raw[/\A#{SPACE}/o].to_s.bytesize])
-            if unit
-              page_unit(block.call(unit), unit, node)
-            elsif child.kind == :cdata && units[child.from + 9]
-              page_unit(block.call(units[child.from + 9]), units[child.from + 9], node)
-            elsif child.element? && !inline?(child)
-              page_block(child, page_of(child, units, block))
-            else
-              ""
-            end
+            next part_of_page(child, node, units, block) unless child.element? && inline?(child)
+
+            # Pictures follow the text they stand in.
+            part_of_page(child, node, units, block) + pictures(child)
           end
           .join
+      end
+
+      def pictures(node)
+        all = node.local == "img" ? [node] : node.every("img")
+        all.map { |one| Pictures.of_html(one["src"].to_s, &@beside) }.join
+      end
+
+      def part_of_page(child, node, units, block)
+        unit =
+          units[child.from] ||
+          (child.kind == :text && units[child.from + child.raw[/\A#{SPACE}/o].to_s.bytesize])
+        if unit
+          page_unit(block.call(unit), unit, node)
+        elsif child.kind == :cdata && units[child.from + 9]
+          page_unit(block.call(units[child.from + 9]), units[child.from + 9], node)
+        elsif child.element? && !inline?(child)
+          page_block(child, page_of(child, units, block))
+        else
+          ""
+        end
       end
 
       def page_unit(html, _unit, _parent) = "<p>#{html}</p>"

@@ -3,15 +3,6 @@ module Glossema
   module Formats
     class Docx
       class Page
-        PICTURES = {
-          "png" => "image/png",
-          "jpg" => "image/jpeg",
-          "jpeg" => "image/jpeg",
-          "gif" => "image/gif",
-          "webp" => "image/webp"
-        }.freeze
-        MAX_PICTURE = 3 * 1024 * 1024
-
         # block: given a Unit, answers the HTML of its text.
         def initialize(file, places, block)
           @file, @block = file, block
@@ -124,12 +115,8 @@ module Glossema
           node
             .xpath("./*[local-name()='r' or local-name()='hyperlink']//*[local-name()='blip']")
             .filter_map do |blip|
-              target = @file.relation_target(@story.path, Styles.value(blip, "embed"))
-              type = PICTURES[File.extname(target.to_s).delete(".").downcase] or next
-              data = @file.container.read(target)
-              next if data.nil? || data.bytesize > MAX_PICTURE
-
-              "<figure><img alt=\"\" src=\"data:#{type};base64,#{[data].pack("m0")}\"></figure>"
+              target = @file.relation_target(@story.path, Styles.value(blip, "embed")) or next
+              Pictures.figure(target, @file.container.read(target))
             end
             .uniq
             .join

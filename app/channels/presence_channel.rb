@@ -1,0 +1,25 @@
+# Who is where in the text of a project: each page tells which segment is open in it, and hears it of the
+# others.
+class PresenceChannel < ApplicationCable::Channel
+  def subscribed
+    @project = current_user.projects.find_by(id: params[:id])
+    @project ? stream_for(@project) : reject
+  end
+
+  # data: tab; segment, its number or nil; new: has the page just come, so that the others say where they are?
+  def here(data)
+    @tab = data["tab"].to_s[0, 80]
+    tell("here", name: current_user.name, user: current_user.id, segment: data["segment"]&.to_i,
+      new: data["new"] == true)
+  end
+
+  def unsubscribed
+    tell("gone") if @tab
+  end
+
+  private
+
+  def tell(event, **details)
+    PresenceChannel.broadcast_to(@project, { event: event, tab: @tab, **details })
+  end
+end

@@ -1,0 +1,32 @@
+# All that was ever sent to services of machine translation, as a file.
+module Api
+  class MachineLedgersController < BaseController
+    COLUMNS = %w[when service project client texts characters cost currency outcome].freeze
+
+    def show
+      send_data table, filename: "machine-translation.csv", type: "text/csv; charset=utf-8"
+    end
+
+    private
+
+    def table
+      CSV.generate do |csv|
+        csv << COLUMNS
+        sent.find_each { |request| csv << row(request) }
+      end
+    end
+
+    def sent = MachineRequest.where(service: current_user.machine_services).includes(:service, :project)
+
+    def row(request)
+      cells = [
+        request.created_at.iso8601, request.service.name, request.project&.reference, request.client,
+        request.texts, request.characters, request.cost&.to_s("F"), request.currency, request.outcome
+      ]
+      cells.map { |cell| harmless(cell) }
+    end
+
+    # Nothing in it is taken for a formula by who opens it.
+    def harmless(cell) = cell.is_a?(String) && cell.match?(/\A[=+\-@\t]/) ? "'#{cell}" : cell
+  end
+end

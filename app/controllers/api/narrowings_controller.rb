@@ -1,0 +1,20 @@
+# Which segments of a project fit conditions that only the server can tell.
+module Api
+  class NarrowingsController < BaseController
+    # params: expression, side, cased, by, since, termed; without any it only says who wrote in the project.
+    def show
+      given = params.permit(:expression, :side, :cased, :by, :since, :termed)
+        .to_h.symbolize_keys.compact_blank
+      ids = given.except(:side, :cased).any? ? narrowing(given).ids : nil
+      render json: { segments: ids, authors: Project::Narrowing.authors(project) }
+    end
+
+    private
+
+    def narrowing(given)
+      side = Project::Narrowing::SIDES.include?(given[:side]) ? given[:side] : "either"
+      Project::Narrowing.new(project, **given, side: side, cased: given[:cased] == "true",
+        termed: given[:termed] == "true")
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# Candidates of a termbase: those there are, a look for more, and what is decided about each.
+module Api
+  class TermCandidatesController < BaseController
+    SHOWN = 200
+
+    # params: state: of TermCandidate::STATES.
+    def index
+      state = params[:state].presence || "waiting"
+      found = termbase.candidates.where(state: state).best_first.limit(SHOWN)
+      last = termbase.acts.where(kind: "look").last
+      render json: {
+        counts: termbase.candidates.group(:state).count,
+        look: last && TermbaseActResource.new(last).to_h,
+        candidates: TermCandidateResource.new(found).to_h
+      }
+    end
+
+    # params: project_id, memory_id, or file with source_lang and target_lang.
+    def create
+      act = Termbase::Look.begin(termbase, *place, by: current_user)
+      answer(TermbaseActResource.new(act), status: :accepted)
+    end
+
+    # params: state, or accept: {source:, target:}.
+    def update
+      accept = params[:accept]
+      if accept
+        candidate.accept(accept[:source].to_s, accept[:target].to_s, by: current_user)
+      else
+        candidate.decide(params[:state].to_s)
+      end
+      answer(TermCandidateResource.new(candidate))
+    end
+
+    private
+
+    def candidate = @candidate ||= TermCandidate.where(termbase: current_user.termbases).find(params[:id])
+    def termbase = @termbase ||= current_user.termbases.find(params[:termbase_id])
+
+    # [where to look, [source tag, target tag], files]
+    def place
+      return of_memory if params[:memory_id].present?
+      return of_project if params[:project_id].present?
+
+      files = uploads(:file)
+      languages = params.require(%i[source_lang target_lang])
+      [{ "name" => files.map(&:original_filename).join(", ") }, languages, files]
+    end
+
+    def of_memory
+      memory = current_user.memories.present.find(params[:memory_id])
+      [{ "memory_id" => memory.id, "name" => memory.name }, [memory.source_lang, memory.target_lang]]
+    end
+
+    def of_project
+      project = current_user.projects.find(params[:project_id])
+      [{ "project_id" => project.id, "name" => project.name }, project.counted_languages]
+    end
+  end
+end

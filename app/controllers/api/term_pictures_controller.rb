@@ -1,0 +1,27 @@
+# The picture of a concept.
+module Api
+  class TermPicturesController < BaseController
+    def show
+      raise ActiveRecord::RecordNotFound unless entry.image.attached?
+
+      send_data entry.image.download, type: entry.image.content_type, disposition: "inline"
+    end
+
+    # params: file
+    def update
+      entry.take_image(uploads(:file).first)
+      answer(TermEntryResource.new(entry))
+    end
+
+    def destroy
+      entry.image.purge
+      answer(TermEntryResource.new(entry))
+    end
+
+    private
+
+    def entry
+      @entry ||= TermEntry.there.where(termbase: current_user.termbases).find(params[:term_entry_id])
+    end
+  end
+end

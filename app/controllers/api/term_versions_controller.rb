@@ -1,0 +1,10 @@
+# How an entry was before each change, the latest first.
+module Api
+  class TermVersionsController < BaseController
+    def index
+      entry = TermEntry.where(termbase: current_user.termbases).find(params[:term_entry_id])
+      versions = entry.versions.where.not(data: nil).includes(act: :user).order(id: :desc)
+      answer(TermVersionResource.new(versions))
+    end
+  end
+end

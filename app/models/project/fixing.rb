@@ -1,0 +1,48 @@
+# Certain fixes put in: one, or all of a kind, as an act that is taken back in one step.
+class Project::Fixing
+  KIND = "fixes".freeze
+
+  def self.tag(act) = "fixed-#{act.id}"
+  def self.undo(act, by:) = act.project.take_back(tag(act), by: by)
+
+  def initialize(project)
+    @project = project
+  end
+
+  # keys: of findings that have a fix. What has none any more is passed over. Returns [act, segments changed].
+  def write(keys, by:)
+    wanted = keys.to_set
+    rows = checking.findings.select { |row| row["fix"] && wanted.include?(row[:key]) }
+    @project.transaction do
+      act = ProjectAct.note(@project, by, KIND)
+      changed = rows.group_by { |row| row[:segment] }.map { |segment, own| mend(segment, own, act, by) }
+      act.update!(facts: { "count" => changed.size })
+      [act, changed]
+    end
+  end
+
+  private
+
+  def checking = @checking ||= Project::Checking.new(@project)
+
+  # One after the other: a fix is worked out anew once another one is in.
+  def mend(segment, rows, act, by)
+    codes = rows.map { |row| row["code"] }
+    rows.size.times do
+      fix = checking.of(segment).find { |one| one["fix"] && codes.include?(one["code"]) }
+      segment.target = fix["fix"] if fix
+    end
+    put(segment, segment.target, act, by)
+  end
+
+  def put(segment, target, act, by)
+    segment.restore_attributes(["target"])
+    origin = { **segment.origin.except("act"), "touched" => true, "act" => Project::Fixing.tag(act) }
+    if Segment::UNFINISHED.include?(segment.state)
+      segment.keep_draft(target, origin: origin, by: by)
+    else
+      segment.confirm(target, origin: origin, by: by)
+    end
+    segment
+  end
+end

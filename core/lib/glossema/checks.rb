@@ -1,0 +1,31 @@
+# What would embarrass her in a translation: small checks, each of which looks for one thing and says it in a
+# sentence with the spot marked. A check is a file in a group's folder, with its demo cases beside it.
+require "yaml"
+
+module Glossema
+  module Checks
+    # Surely wrong, and worth a look.
+    LEVELS = %w[must-fix look].freeze
+    # What a check found in a pair. code: of the check; level: of LEVELS; source, target: spans [[from, to] …]
+    # in the texts, code points; fix: the target (written form) that mends it for certain, or nil.
+    Finding = Struct.new(:code, :level, :message, :source, :target, :fix, keyword_init: true)
+
+    module_function
+
+    # Sentences of findings, by the code of their check and a variant: {"number" => {"missing" => "…"}}.
+    def sentences = @sentences ||= YAML.load_file(File.join(ROOT, "data/checks/en.yml")).fetch("en")
+
+    # key: "code" or "code.variant"; details: what the sentence names.
+    def sentence(key, **details) = format(sentences.dig(*key.split(".")), details)
+
+    # All checks there are, in order of their groups.
+    def all = @all ||= []
+  end
+end
+
+%w[pair check number_words quantities vocabulary own profile checker across].each { |name|
+  require "glossema/checks/#{name}"
+}
+%w[completeness numbers codes links marks spaces letters terms consistency length spelling].each do |group|
+  Dir[File.join(__dir__, "checks", group, "*.rb")].sort.each { |path| require path }
+end

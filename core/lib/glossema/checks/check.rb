@@ -1,0 +1,51 @@
+# What all checks have in common: what they are called, how bad it is, and how they tell.
+module Glossema
+  module Checks
+    class Check
+      class << self
+        attr_reader :code, :group, :level
+
+        # code: a word or two with hyphens; group: as in the brief; level: of LEVELS, as long as a profile
+        # says nothing else; off: it runs only where a profile says so.
+        def is(code, group:, level:, off: false)
+          @code, @group, @level, @off = code, group, level, off
+          Checks.all << self
+        end
+
+        def off? = @off
+
+        # The demo cases beside the file of the check: {"finds" => [case …], "passes" => [case …]}.
+        def cases = YAML.load_file(@file.sub(/\.rb\z/, ".yml"))
+
+        def inherited(check)
+          super
+          check.instance_variable_set(:@file, caller_locations(1, 1).first.absolute_path)
+        end
+      end
+
+      # parameters: of a profile, by name; terms: Vocabulary of termbases, or nil.
+      def initialize(level: self.class.level, parameters: {}, terms: nil)
+        @level, @parameters, @terms = level, parameters, terms
+      end
+
+      # pair: Pair → [Finding …]
+      def findings(_pair) = raise(NotImplementedError)
+
+      private
+
+      # details: what the sentence of the variant names.
+      def finding(variant = nil, source: [], target: [], fix: nil, **details)
+        key = [self.class.code, variant].compact.join(".")
+        Finding.new(code: self.class.code, level: @level, message: Checks.sentence(key, **details),
+          source: source, target: target, fix: fix)
+      end
+
+      # [[from, to, match] …] of a pattern in a text.
+      def places(text, pattern)
+        found = []
+        text.scan(pattern) { found << Regexp.last_match }
+        found
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# A fuzzy match or a machine translation that was confirmed as it came.
+module Glossema
+  module Checks
+    class MatchUntouched < Check
+      is "match-untouched", group: "completeness", level: "look"
+
+      FULL = 100
+
+      def findings(pair)
+        return [] if pair.state != "translated" || pair.origin.to_h["touched"]
+
+        kind, score = pair.origin.to_h.values_at("kind", "score")
+        variant = { "machine" => "machine", "memory" => "fuzzy" }[kind]
+        return [] if variant.nil? || (variant == "fuzzy" && score.to_i >= FULL)
+
+        [finding(variant, score: score, target: [[0, pair.into.length]])]
+      end
+    end
+  end
+end

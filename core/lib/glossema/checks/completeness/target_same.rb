@@ -1,0 +1,58 @@
+# A source left as it is, though it holds words of its language.
+module Glossema
+  module Checks
+    class TargetSame < Check
+      is "target-same", group: "completeness", level: "look"
+
+      # Among so many of its most frequent words a language knows its own; a word by itself stands in many
+      # interfaces, so it must be among the first.
+      FREQUENT, ALONE = 3000, 300
+      # So much more frequent in the one than in the other it belongs to the one.
+      MUCH = 20
+      WORD = /\p{L}[\p{L}\p{M}'’-]*/
+      TAG = /<[^<>]*>/
+
+      def findings(pair)
+        return [] if pair.source_language == pair.target_language
+        return [] unless pair.from.strip == pair.into.strip && own_words?(pair)
+
+        [finding(source: [[0, pair.from.length]], target: [[0, pair.into.length]])]
+      end
+
+      private
+
+      # Names, codes and figures are the same everywhere, and so are words that both languages have.
+      def own_words?(pair)
+        words = bare(pair.from).scan(WORD)
+        return true if words.size > 1 && foreign?(words, pair)
+
+        most = words.size > 1 ? FREQUENT : ALONE
+        words.any? do |word|
+          here, there = [pair.source_lang, pair.target_lang].map { |lang| rank(word, lang) }
+          word.length > 1 && here <= most && (there > FREQUENT || there > here * MUCH)
+        end
+      end
+
+      # Most of its words are in the dictionary of the source language and not in that of the other.
+      def foreign?(words, pair)
+        here, there = [pair.source_lang, pair.target_lang].map { |lang| dictionary(lang) }
+        return false unless here && there
+
+        small = words.map { |word| word.match?(/\A\p{Lu}\p{Ll}+\z/) ? word.downcase : word }.uniq
+        own = small.count do |word|
+          here.known?(word) && [word, word.capitalize].none? { |form| there.known?(form) }
+        end
+        own * 2 >= small.size
+      end
+
+      def dictionary(lang) = Spelling::Dictionary.for(lang)
+
+      def bare(text)
+        aside = [TAG, LinkChanged::ADDRESS, PlaceholderChanged::PLACEHOLDER]
+        aside.reduce(text) { |rest, pattern| rest.gsub(pattern, " ") }
+      end
+
+      def rank(word, lang) = Terms::GeneralWords.for(lang).rank(word)
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# A word of two scripts: a Cyrillic or Greek letter that looks like a Latin one.
+module Glossema
+  module Checks
+    class MixedScripts < Check
+      is "mixed-scripts", group: "letters", level: "must-fix"
+
+      WORD = /[\p{L}\p{M}]+/
+      SCRIPTS = [/\p{Latin}/, /\p{Cyrillic}/, /\p{Greek}/].freeze
+
+      def findings(pair)
+        places(pair.into, WORD).filter_map do |match|
+          next if SCRIPTS.count { |script| match[0].match?(script) } < 2 || pair.from.include?(match[0])
+          # µm and Ω stand for themselves.
+          next if match[0].match?(/\A[µμΩπ]\p{Latin}+\z/)
+
+          finding(word: match[0], target: [match.offset(0)])
+        end
+      end
+    end
+  end
+end

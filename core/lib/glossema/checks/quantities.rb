@@ -1,0 +1,158 @@
+# Numbers, dates and times of a source and its translation, by value: what is the same in both is paired, in
+# whatever form; what is left has been lost, put in or changed. What a language would write otherwise is known
+# from Forms; other readings of the marks are allowed, and told apart as forms.
+module Glossema
+  module Checks
+    class Quantities
+      # A number as it stands: from…to in its text, its digits and marks as written; apart: is it no part of a
+      # word or a code?
+      Number = Struct.new(:from, :to, :text, :apart)
+      DIGITS = /\p{Nd}+(?:[.,'’\u00A0\u202F\u2009٫٬](?=\p{Nd})\p{Nd}+)*/
+      # Figures inside words and codes are no numbers of their own.
+      LETTER = /\p{L}/
+      # Letters behind a number that may be a unit.
+      UNIT = /\A\p{L}{1,3}(?![\p{L}\p{N}])/
+      ORDINAL = /\A(?:st|nd|rd|th|e|er|ère|re|º|ª|°|ste|de|te|ter|tes|ten|eme|ème|-\p{L}+)(?!\p{L})/i
+
+      # lost: Numbers of the source not in the target; added: those of the target not in the source;
+      # misformed: [[Number of the source, Number of the target, how its language writes it] …].
+      attr_reader :lost, :added, :misformed
+
+      def initialize(pair)
+        @pair = pair
+        @source, @target = [pair.from, pair.into].map { |text| numbers(text) }
+        @misformed = []
+        take_forms
+        take_values
+        take_parts
+        words
+        @lost, @added = counting
+      end
+
+      private
+
+      def numbers(text)
+        found = []
+        text.scan(DIGITS) do
+          from, to = Regexp.last_match.offset(0)
+          found << Number.new(from, to, Regexp.last_match[0], apart?(text, from, to))
+        end
+        found
+      end
+
+      def apart?(text, from, to)
+        return false if from.positive? && text[from - 1].match?(LETTER)
+
+        after = text[to..]
+        !after.match?(/\A#{LETTER}/o) || after.match?(ORDINAL) || after.match?(UNIT)
+      end
+
+      # What has another form in the target language (dates, times, amounts) and stands there in it.
+      def take_forms
+        return if @source.empty?
+
+        rest = @pair.into.dup
+        Forms::Carried.in(@pair.from, @pair.source_lang, @pair.target_lang).each do |one|
+          at = rest.index(/(?<![\p{Nd}]|\p{Nd}[.,])#{Regexp.escape(one.target)}(?!\p{Nd}|[.,]\p{Nd})/) or next
+          rest[at, one.target.length] = "\u0000" * one.target.length
+          take(@source, one.from, one.to)
+          take(@target, at, at + one.target.length)
+        end
+      end
+
+      def take(list, from, to) = list.reject! { |number| number.from >= from && number.to <= to }
+
+      # Of the same value, in the form of its language first.
+      def take_values
+        [false, true].each do |loosely|
+          @source.reject! do |number|
+            values = readings(number.text, @pair.source_lang, loosely)
+            same = @target.select { |one| readings(one.text, @pair.target_lang, loosely).intersect?(values) }
+            other = same.find { |one| one.apart == number.apart } || same.first
+            note_form(number, other) if other && loosely
+            @target.delete(other) if other
+            other
+          end
+        end
+      end
+
+      # Values a number can have: by the marks of its language, or by any.
+      def readings(text, lang, loosely)
+        plain = text.tr("٠-٩۰-۹०-९", "0-90-90-9")
+        decimal, grouping = Forms::Numbers.marks(lang)
+        strict = value(plain, decimal, grouping)
+        return [strict].compact.to_set unless loosely
+
+        [strict, value(plain, ".", ","), value(plain, ",", "."), plain.gsub(/\D/, "").sub(/\A0+(?=\d)/, "")]
+          .compact.to_set
+      end
+
+      def value(text, decimal, grouping)
+        whole, part = text.split(decimal, 2)
+        return if part&.match?(/\D/)
+
+        groups = whole.split(/[#{Regexp.escape(grouping)}\u00A0\u202F\u2009'’ ]/)
+        return unless groups.all?(/\A\d+\z/) && groups.drop(1).all? { |group| group.size.between?(2, 3) }
+
+        [groups.join.sub(/\A0+(?=\d)/, ""), part.to_s.sub(/0+\z/, "")].reject(&:empty?).join(".")
+      end
+
+      # Only where the marks are wrong for certain: where the language would write the same value otherwise.
+      def note_form(number, other)
+        wanted = Forms::Numbers.convert(number.text, @pair.source_lang, @pair.target_lang)
+        same_marks = wanted.gsub(/[\u00A0\u202F\u2009]/, " ") == other.text.gsub(/[\u00A0\u202F\u2009]/, " ")
+        return if same_marks || !number.text.match?(/[.,]/) || !other.text.match?(/[.,]/)
+        return if named?(@pair.from, number) || named?(@pair.into, other)
+
+        @misformed << [number, other, wanted]
+      end
+
+      # Versions of a thing that is called by its name, and what stands in code, have no form of a language.
+      NAMED = /(?:(?<=[\p{L},(] )\p{Lu}[\p{L}\p{N}_.]*|[%$][\p{L}\p{N}_.]*|
+                \p{L}+\.\p{L}+|[Vv]ersi[oe]n?e?|\bv)[ \u00A0]?\z/x
+      IN_CODE = /[=("'<;:\[]\s?\z/
+
+      def named?(text, number)
+        before = text[0...number.from]
+        before.match?(NAMED) || before.match?(IN_CODE) || before.count("<") > before.count(">") ||
+          text.strip == number.text
+      end
+
+      # Dates and versions put together otherwise: 12/31/2026 and 31-12-2026, 3.1.2 and 3.1.2.
+      def take_parts
+        return if @source.empty? || @target.empty?
+
+        @source.reject! do |number|
+          parts = number.text.scan(/\p{Nd}+/)
+          next if parts.size < 2
+
+          found = parts.map { |part| @target.find { |one| one.text.to_i.to_s == part.to_i.to_s } }
+          found.all? && found.each { |one| @target.delete(one) }
+        end
+      end
+
+      # Small numbers may be words on either side.
+      def words
+        take_words(@source, @pair.into, @pair.target_language)
+        take_words(@target, @pair.from, @pair.source_language)
+      end
+
+      def take_words(list, text, language)
+        left = Hash.new { |all, number| all[number] = NumberWords.count(number, text, language) }
+        list.reject! do |one|
+          next unless one.apart && one.text.match?(/\A\d{1,2}\z/) && left[one.text.to_i].positive?
+
+          left[one.text.to_i] -= 1
+        end
+      end
+
+      # [lost, added]: those that stand apart; parts of words only where one took the place of another.
+      def counting
+        lost, added = [@source, @target].map { |list| list.select(&:apart) }
+        return [lost, added] if lost.any? || added.any?
+
+        @source.size == 1 && @target.size == 1 ? [@source, @target] : [[], []]
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# The command that checks a bilingual file.
+module Glossema
+  class Cli
+    module Checking
+      # A row of a bilingual file: its number from 1, a Pair.
+      Row = Struct.new(:number, :pair)
+
+      def check
+        path = argument("FILE")
+        languages = [need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")]
+        checker = Checks::Checker.new(profile, terms: vocabulary(languages))
+        bad = 0
+        rows_of(path, languages).each do |row|
+          checker.findings(row.pair).each do |finding|
+            bad += 1 if finding.level == "must-fix"
+            say("segment" => row.number, **told(finding, row.pair))
+          end
+        end
+        checker.given_up.each { |name| @errors.puts(Refused.new("own-slow", name: name).message) }
+        bad.zero? ? DONE : NO
+      end
+
+      private
+
+      # A target without codes is given as the text it is.
+      def told(finding, pair)
+        fix = finding.fix && !pair.target.coded? ? Content.plain(finding.fix) : finding.fix
+        { **finding.to_h, fix: fix }.transform_keys(&:to_s)
+      end
+
+      def vocabulary(languages)
+        return unless @options[:termbase]
+
+        Checks::Vocabulary.of(termbase(@options[:termbase], languages), *languages)
+      end
+
+      def profile
+        path = @options[:profile] or return Checks::Profile.new
+        raise Refused.new("missing", path: path) unless File.file?(path)
+
+        Checks::Profile.new(JSON.parse(File.read(path, encoding: "UTF-8")))
+      rescue JSON::ParserError, EncodingError
+        raise Refused.new("profile-broken.no-object")
+      end
+
+      def rows_of(path, languages)
+        raise Refused.new("missing", path: path) unless File.file?(path)
+
+        case File.extname(path).downcase
+        when ".tsv" then rows_of_table(path, languages)
+        when ".tmx" then rows_of_memory(path, languages)
+        else rows_of_document(path, languages)
+        end
+      end
+
+      # No heading, no quoting; white space is kept. A row without a tab has no target.
+      def rows_of_table(path, languages)
+        lines = File.read(path, encoding: "UTF-8").delete_prefix("\uFEFF")
+        raise Refused.new("encoding.file", name: File.basename(path)) unless lines.valid_encoding?
+
+        lines.split(/\r?\n/).each_with_index.lazy.map do |line, index|
+          source, target = line.split("\t", 3)
+          row(index + 1, Content.text(source.to_s), Content.text(target.to_s), languages)
+        end
+      end
+
+      def rows_of_memory(path, languages)
+        pairs = []
+        Exchange::Tmx.read(File.binread(path), name: File.basename(path), source_lang: languages[0],
+          target_lang: languages[1]) { |pair, _| pairs << pair }
+        pairs.each_with_index.lazy.map do |pair, index|
+          row(index + 1, *[pair.source, pair.target].map { |text| Content.from_written(text) }, languages)
+        end
+      end
+
+      def rows_of_document(path, languages)
+        @options[:source_lang], @options[:target_lang] = languages
+        opened = document(path)
+        raise Refused.new("not-bilingual", name: opened.name) unless opened.bilingual?
+
+        opened.segments.each_with_index.lazy.map do |segment, index|
+          row(index + 1, segment.content, segment.target, languages, segment.unit.limit)
+        end
+      end
+
+      def row(number, source, target, languages, limit = nil)
+        pair = Checks::Pair.new(source: source, target: target, source_lang: languages[0],
+          target_lang: languages[1], limit: limit)
+        Row.new(number, pair)
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# Words and patterns of a list as they stand in texts: things never to be translated, words never to be used.
+# A pattern stands between slashes ("/TRN-\d{4}/", "/foo/i" in any case); anything else is looked for as whole
+# words, as it is written.
+require "timeout"
+
+module Glossema
+  module Terms
+    class Listed
+      # A pattern that takes longer than so many seconds in one text is given up.
+      SECONDS = 0.1
+      PATTERN = %r{\A/(.+)/(i?)\z}m
+      # One of them in a text: from…to is its place, item that of the list.
+      Found = Struct.new(:from, :to, :text, :item)
+
+      # Raises Refused "list-pattern" where an item is a pattern that cannot be one, or matches everything.
+      def self.check(item)
+        match = item.match(PATTERN) or return
+        pattern = Regexp.new(match[1])
+        return unless pattern.match?("")
+
+        raise Refused.new("list-pattern.everything", pattern: item)
+      rescue RegexpError => e
+        raise Refused.new("list-pattern.broken", pattern: item, reason: e.message.split(":").first)
+      end
+
+      # Items that took too long so far.
+      attr_reader :given_up
+
+      # items: array of texts, all of which `check` lets pass.
+      def initialize(items)
+        @patterns = items.reject(&:empty?).uniq.to_h { |item| [item, pattern(item)] }
+        @given_up = []
+      end
+
+      # text → [Found …] in order; where two overlap the longer one.
+      def find(text)
+        found = @patterns.flat_map { |item, pattern| places(text, item, pattern) }
+        chosen = found.sort_by { |one| [one.from - one.to, one.from] }.each_with_object([]) do |one, taken|
+          taken << one unless taken.any? { |other| one.from < other.to && other.from < one.to }
+        end
+        chosen.sort_by(&:from)
+      end
+
+      private
+
+      def pattern(item)
+        match = item.match(PATTERN)
+        return Regexp.new(match[1], match[2] == "i" ? Regexp::IGNORECASE : 0) if match
+
+        /(?<![\p{L}\p{N}])#{Regexp.escape(item)}(?![\p{L}\p{N}])/
+      end
+
+      def places(text, item, pattern)
+        return [] if @given_up.include?(item)
+
+        Timeout.timeout(SECONDS) do
+          text.enum_for(:scan, pattern).map { Regexp.last_match }.reject { |match| match[0].empty? }
+            .map { |match| Found.new(*match.offset(0), match[0], item) }
+        end
+      rescue Timeout::Error
+        @given_up << item
+        []
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# Codes on their way to a service and back.
+RSpec.describe Glossema::Machine::Markup do
+  def content(written) = Glossema::Content.from_written(written)
+
+  def read(text, source)
+    described_class.read(text, content(source)).then { |one| [one.content.written, one.lost] }
+  end
+
+  # written form, with markup
+  {
+    "Plain & <b> text" => "Plain &amp; &lt;b&gt; text",
+    "Check {1}this{/1} now{2/}" => 'Check <g id="1">this</g> now<x id="2"/>',
+    "{1}a {2}b{/2}{/1}" => '<g id="1">a <g id="2">b</g></g>',
+    "{1}a {2}b{/1} c{/2}" => '<x id="1o"/>a <g id="2">b<x id="1c"/> c</g>'
+  }.each do |written, markup|
+    it "writes #{written} as #{markup}, and reads it again" do
+      expect(described_class.of(content(written))).to eq(markup)
+      expect(read(markup, written)).to eq([written, []])
+    end
+  end
+
+  # source, what the service gave, what is made of it, what was lost
+  [
+    ["Check {1}this{/1}", '<g id="1">Questo</g> va controllato', "{1}Questo{/1} va controllato", []],
+    ["a {1}b{/1}", 'a <g id="9">b</g>', "a {1}b{/1}", %w[{1} {/1}]],
+    ["a {1}b{/1}", 'x <g id="1">y</g> <g id="1">z</g>', "x {1}y{/1} z", []],
+    ["a {1}b{/1}", 'x <g id="1">y', "x {1}y{/1}", %w[{1} {/1}]],
+    ["a {1/} b", "x &lt; y", "x < {1/}y", %w[{1/}]],
+    ["{1}one two{/1} three four", "uno due tre quattro", "{1}uno due{/1} tre quattro", %w[{1} {/1}]],
+    ["one two {1/}", "uno due", "uno due{1/}", %w[{1/}]],
+    ["{1/}", "", "{1/}", %w[{1/}]]
+  ].each do |source, given, made, lost|
+    it "makes #{made} of “#{given}” for #{source}" do
+      expect(read(given, source)).to eq([made, lost])
+    end
+  end
+
+  it "never loses or doubles a code, whatever comes back" do
+    random = Random.new(9)
+    bits = ['<g id="1">', "</g>", '<x id="2"/>', '<x id="3o"/>', '<x id="3c"/>', "a ", " c ", "&lt;"]
+    source = "x {1}y{/1} {2/} {3}z{/3}"
+    300.times do
+      given = Array.new(random.rand(8)) { bits.sample(random: random) }.join
+      found = described_class.read(given, content(source)).content
+      expect(found.codes.map(&:written).sort).to eq(content(source).codes.map(&:written).sort), given
+    end
+  end
+end

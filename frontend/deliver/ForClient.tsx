@@ -1,0 +1,36 @@
+// The memories and terms of the project as files: they belong to the client.
+import { useTranslation } from 'react-i18next'
+import type { Project } from '../shared/types'
+
+export function ForClient({ project }: { project: Project }) {
+  const { t } = useTranslation()
+  const files = [
+    ...project.memories.map(({ memory_id, name }) => ({
+      address: `/api/memories/${memory_id}/exchange`,
+      name,
+      form: 'TMX',
+    })),
+    ...project.termbases.map(({ termbase_id, name }) => ({
+      address: `/api/termbases/${termbase_id}/exchange?as=tbx`,
+      name,
+      form: 'TBX',
+    })),
+  ]
+  if (!files.length) return null
+  return (
+    <>
+      <h2>{t('deliver.forClient')}</h2>
+      <p className="small quiet">{t('deliver.belongs')}</p>
+      <ul className="lines">
+        {files.map(({ address, name, form }) => (
+          <li key={address} className="for-client">
+            <span>{name}</span>
+            <a className="link small" href={address} download>
+              {t('deliver.asFile', { form })}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}

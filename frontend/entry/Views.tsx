@@ -1,0 +1,54 @@
+// An address for every view.
+import { Navigate, Route, Routes } from 'react-router'
+import { Check } from '../check/Check'
+import { Today } from '../today/Today'
+import { Clients } from '../clients/Clients'
+import { Client } from '../clients/Client'
+import { QuickCount } from '../count/QuickCount'
+import { CountPage } from '../count/CountPage'
+import { QuotePage } from '../count/QuotePage'
+import { Memories } from '../memories/Memories'
+import { MemoryView } from '../memories/MemoryView'
+import { Termbases } from '../termbases/Termbases'
+import { TermbaseView } from '../termbases/TermbaseView'
+import { Rules } from '../rules/Rules'
+import { Account } from '../settings/Account'
+import { Machine } from '../settings/machine/Machine'
+import { Keys } from '../settings/keys/Keys'
+import { PutAway } from '../put-away/PutAway'
+import { Brief } from '../brief/Brief'
+import { Count } from '../count/Count'
+import { Translate } from '../translate/Translate'
+import { Questions } from '../notes/Questions'
+import { Deliver } from '../deliver/Deliver'
+// After the styles of all views.
+import '../shared/styles/narrow.css'
+
+export const Views = () => (
+  <Routes>
+    <Route path="/" element={<Today />} />
+    <Route path="/clients" element={<Clients />} />
+    <Route path="/clients/:id" element={<Client />} />
+    <Route path="/count" element={<QuickCount />} />
+    <Route path="/counts/:id" element={<CountPage />} />
+    <Route path="/quotes/:id" element={<QuotePage />} />
+    <Route path="/memories" element={<Memories />} />
+    <Route path="/memories/:id" element={<MemoryView />} />
+    <Route path="/termbases" element={<Termbases />} />
+    <Route path="/termbases/:id/:part?" element={<TermbaseView />} />
+    <Route path="/settings/rules" element={<Rules />} />
+    <Route path="/settings/account" element={<Account />} />
+    <Route path="/settings/machine" element={<Machine />} />
+    <Route path="/settings/keys" element={<Keys />} />
+    <Route path="/settings/put-away" element={<PutAway />} />
+    <Route path="/clients/:client/rules" element={<Rules />} />
+    <Route path="/projects/:id/rules" element={<Rules />} />
+    <Route path="/projects/:id/brief" element={<Brief />} />
+    <Route path="/projects/:id/count" element={<Count />} />
+    <Route path="/projects/:id/translate" element={<Translate />} />
+    <Route path="/projects/:id/check" element={<Check />} />
+    <Route path="/projects/:id/questions" element={<Questions />} />
+    <Route path="/projects/:id/deliver" element={<Deliver />} />
+    <Route path="*" element={<Navigate to="/" replace />} />
+  </Routes>
+)

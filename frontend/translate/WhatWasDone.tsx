@@ -1,0 +1,60 @@
+// What was done: in the text since it was opened, and to the project as a whole; each taken back from here.
+import { Modal } from 'antd'
+import { useTranslation } from 'react-i18next'
+import { Done } from '../brief/Done'
+import { plain } from '../shared/content'
+import type { Segment } from '../shared/types'
+import { useAct } from '../shared/useAct'
+import type { Doing } from './doings'
+import type { Store } from './store'
+
+interface Props {
+  store: Store
+  onTakeBack: (doing: Doing) => void
+  onClose: () => void
+}
+
+export function WhatWasDone({ store, onTakeBack, onClose }: Props) {
+  const { t } = useTranslation()
+  const { act } = useAct()
+  const list = store.doings.list()
+  return (
+    <Modal open width={640} footer={null} title={t('doings.title')} onCancel={onClose} destroyOnHidden>
+      {list.length === 0 && <p className="quiet">{t('doings.none')}</p>}
+      <ol className="doings">
+        {list.map((doing, index) => (
+          <li key={list.length - index}>
+            <span className="quiet tab">{doing.number}</span>
+            <Told doing={doing} segment={store.byId.get(doing.id)} />
+            {isThere(doing, store.byId.get(doing.id)) ? (
+              <button type="button" className="link small" onClick={() => onTakeBack(doing)}>
+                {t('doings.takeBack')}
+              </button>
+            ) : (
+              <span className="small quiet">{t('doings.changedSince')}</span>
+            )}
+          </li>
+        ))}
+      </ol>
+      <Done project={store.project} stamp={0} attempt={act} />
+    </Modal>
+  )
+}
+
+// Only what still stands as it was left can be taken back by itself.
+const isThere = ({ after }: Doing, segment?: Segment) => segment?.target === after.target
+
+function Told({ doing: { before, after }, segment }: { doing: Doing; segment?: Segment }) {
+  const { t } = useTranslation()
+  const what = after.state === 'translated' && before.target === after.target ? 'confirmed' : 'written'
+  const text = (value: string) => plain(value, segment?.codes)
+  return (
+    <span>
+      <span className="small quiet">{t(`doings.${after.target ? what : 'cleared'}`)} </span>
+      <span className="reading">
+        {before.target !== after.target && before.target && <del>{text(before.target)}</del>}{' '}
+        {text(after.target)}
+      </span>
+    </span>
+  )
+}
