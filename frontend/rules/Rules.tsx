@@ -4,6 +4,7 @@ import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import { useProjectOfRules, useRuling, type RulesOwner } from './queries'
+import { useEdition } from './useEdition'
 import { Workbench } from './Workbench'
 import './rules.css'
 
@@ -18,6 +19,7 @@ export function Rules() {
   const owner = ownerOf(id, client)
   const project = useProjectOfRules(own)
   const ruling = useRuling(owner)
+  const edition = useEdition(ruling.data?.groups)
   const ready = ruling.data && (!own || project.data)
   if (ruling.error)
     return (
@@ -28,7 +30,7 @@ export function Rules() {
   return (
     <Frame project={project.data}>
       {ready ? (
-        <Workbench key={ruling.dataUpdatedAt} ruling={ruling.data} owner={owner} project={project.data} />
+        <Workbench key={edition} ruling={ruling.data} owner={owner} project={project.data} />
       ) : (
         <Waiting />
       )}

@@ -23,7 +23,7 @@ Capybara.register_driver(:chromium) do |app|
   Chromium.new(app, browser: :chrome, options: options)
 end
 Capybara.server = :puma, { Silent: true }
-Capybara.default_max_wait_time = 8
+Capybara.default_max_wait_time = 12
 Capybara.enable_aria_label = true
 
 module Browsing
@@ -72,7 +72,7 @@ module Browsing
 
   def on_disk(segment) = Segment.uncached { Segment.find(segment.id) }
 
-  def eventually(seconds = 8)
+  def eventually(seconds = 12)
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
     begin
       yield
@@ -111,6 +111,7 @@ end
 
 RSpec.configure do |config|
   config.include Browsing, type: :system
+  config.example_status_persistence_file_path = Rails.root.join("tmp/test#{ENV["TEST_ENV_NUMBER"]}/examples.txt")
   # Processes of their own see what a spec made: nothing of it stands in a transaction.
   config.include(
     Module.new { def self.included(group) = group.use_transactional_tests = false },

@@ -55,7 +55,7 @@ RSpec.describe "Translating ahead", :stand_in do
     expect(faults).to eq([])
     open_project
     expect(page).to have_css(".proposals li", text: "By machine: Stand-in")
-    expect(all(".proposals li").first).to have_text("Controllare la catena.")
+    expect(page).to have_css(".proposals li:first-of-type", text: "Controllare la catena.")
     visit "/settings/machine"
     expect(page).to have_text("1 text, 16 characters")
   end

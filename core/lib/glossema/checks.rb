@@ -23,7 +23,7 @@ module Glossema
   end
 end
 
-%w[pair check number_words quantities vocabulary own profile checker across].each { |name|
+%w[pair check placeholders number_words quantities vocabulary own profile checker across].each { |name|
   require "glossema/checks/#{name}"
 }
 %w[completeness numbers codes links marks spaces letters terms consistency length spelling].each do |group|

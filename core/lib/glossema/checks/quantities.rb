@@ -9,10 +9,17 @@ module Glossema
       Number = Struct.new(:from, :to, :text, :apart)
       DIGITS = /\p{Nd}+(?:[.,'’\u00A0\u202F\u2009٫٬](?=\p{Nd})\p{Nd}+)*/
       # Figures inside words and codes are no numbers of their own.
-      LETTER = /\p{L}/
+      # Scripts that set no spaces are another affair.
+      LETTER = /#{Forms::Carried::LETTER}/
+      # 7x9 are two numbers.
+      TIMES = /[x×]/
       # Letters behind a number that may be a unit.
       UNIT = /\A\p{L}{1,3}(?![\p{L}\p{N}])/
       ORDINAL = /\A(?:st|nd|rd|th|e|er|ère|re|º|ª|°|ste|de|te|ter|tes|ten|eme|ème|-\p{L}+)(?!\p{L})/i
+
+      # What makes a number tell a place in a row.
+      COUNTED = /\A(?:\.[ \u00A0]\p{L}|#{ORDINAL})/i
+      SMALL_DIGITS = "⁰¹²³⁴⁵⁶⁷⁸⁹".freeze
 
       # lost: Numbers of the source not in the target; added: those of the target not in the source;
       # misformed: [[Number of the source, Number of the target, how its language writes it] …].
@@ -24,6 +31,7 @@ module Glossema
         @misformed = []
         take_forms
         take_values
+        take_afternoons
         take_parts
         words
         @lost, @added = counting
@@ -32,18 +40,18 @@ module Glossema
       private
 
       def numbers(text)
-        found = []
-        text.scan(DIGITS) do
+        bare = Placeholders.masked(text)
+        bare.enum_for(:scan, DIGITS).map do
           from, to = Regexp.last_match.offset(0)
-          found << Number.new(from, to, Regexp.last_match[0], apart?(text, from, to))
+          Number.new(from, to, Regexp.last_match[0], apart?(text, from, to))
         end
-        found
       end
 
       def apart?(text, from, to)
-        return false if from.positive? && text[from - 1].match?(LETTER)
+        before, after = text[0...from], text[to..]
+        return true if before.match?(/\d#{TIMES}\z/o) || after.match?(/\A#{TIMES}\d/o)
+        return false if before[-1]&.match?(LETTER)
 
-        after = text[to..]
         !after.match?(/\A#{LETTER}/o) || after.match?(ORDINAL) || after.match?(UNIT)
       end
 
@@ -62,6 +70,20 @@ module Glossema
 
       def take(list, from, to) = list.reject! { |number| number.from >= from && number.to <= to }
 
+      # 3 pm is 15 elsewhere, with or without minutes.
+      AFTERNOON = /\A[ \u00A0\u202F]?p\.?m\b/i
+      NOON = 12
+
+      def take_afternoons
+        @source.reject! do |number|
+          hour = number.text.to_i
+          next unless hour.between?(1, NOON - 1) && @pair.from[number.to..].match?(AFTERNOON)
+
+          other = @target.find { |one| one.text.to_i == hour + NOON }
+          other && @target.delete(other)
+        end
+      end
+
       # Of the same value, in the form of its language first.
       def take_values
         [false, true].each do |loosely|
@@ -78,7 +100,7 @@ module Glossema
 
       # Values a number can have: by the marks of its language, or by any.
       def readings(text, lang, loosely)
-        plain = text.tr("٠-٩۰-۹०-९", "0-90-90-9")
+        plain = text.tr("٠-٩۰-۹०-९０-９", "0-90-90-90-9")
         decimal, grouping = Forms::Numbers.marks(lang)
         strict = value(plain, decimal, grouping)
         return [strict].compact.to_set unless loosely
@@ -102,7 +124,7 @@ module Glossema
         wanted = Forms::Numbers.convert(number.text, @pair.source_lang, @pair.target_lang)
         same_marks = wanted.gsub(/[\u00A0\u202F\u2009]/, " ") == other.text.gsub(/[\u00A0\u202F\u2009]/, " ")
         return if same_marks || !number.text.match?(/[.,]/) || !other.text.match?(/[.,]/)
-        return if named?(@pair.from, number) || named?(@pair.into, other)
+        return if named?(@pair.from, number) || named?(@pair.into, other) || same_name?(number, other)
 
         @misformed << [number, other, wanted]
       end
@@ -118,6 +140,12 @@ module Glossema
           text.strip == number.text
       end
 
+      # A word with a capital before it that is the same in both: a thing with its version.
+      def same_name?(number, other)
+        name = @pair.from[0...number.from][/\p{Lu}[\p{L}\p{N}]*[ \u00A0]\z/]
+        !name.nil? && @pair.into[0...other.from].end_with?(name)
+      end
+
       # Dates and versions put together otherwise: 12/31/2026 and 31-12-2026, 3.1.2 and 3.1.2.
       def take_parts
         return if @source.empty? || @target.empty?
@@ -131,18 +159,24 @@ module Glossema
         end
       end
 
-      # Small numbers may be words on either side.
+      # Small numbers may be words on either side, or stand small and high as exponents.
       def words
-        take_words(@source, @pair.into, @pair.target_language)
-        take_words(@target, @pair.from, @pair.source_language)
+        take_words(@source, @pair.from, @pair.into, @pair.target_language)
+        take_words(@target, @pair.into, @pair.from, @pair.source_language)
+        @target.reject! { |one| NumberWords.implied?(one.text, @pair.from, @pair.source_language) }
       end
 
-      def take_words(list, text, language)
-        left = Hash.new { |all, number| all[number] = NumberWords.count(number, text, language) }
+      # text: in which the numbers of the list stand; other: in which they may be words.
+      def take_words(list, text, other, language)
+        left = Hash.new do |all, (number, ordinal)|
+          all[[number, ordinal]] = NumberWords.count(number, other, language, ordinal: ordinal)
+        end
         list.reject! do |one|
-          next unless one.apart && one.text.match?(/\A\d{1,2}\z/) && left[one.text.to_i].positive?
+          next unless one.apart && one.text.match?(/\A\d{1,2}\z/)
+          next true if other.include?(one.text.tr("0-9", SMALL_DIGITS))
 
-          left[one.text.to_i] -= 1
+          asked = [one.text.to_i, text[one.to..].match?(COUNTED)]
+          left[asked] -= 1 if left[asked].positive?
         end
       end
 

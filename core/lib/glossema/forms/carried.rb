@@ -16,24 +16,27 @@ module Glossema
       SPACE = "[ \\u00A0\\u202F\\u2009]".freeze
       # A number with its marks, as any language may write it.
       NUMBER = "\\p{Nd}+(?:[.,'’\\u00A0\\u202F\\u2009](?=\\p{Nd}{1,3})\\p{Nd}+)*".freeze
+      # Letters that belong to a word beside a number; scripts without spaces set them next to each other.
+      LETTER = "[\\p{L}&&[^\\p{Han}\\p{Hiragana}\\p{Katakana}\\p{Hangul}\\p{Thai}]]".freeze
+      NOT_BEHIND = "(?<!#{LETTER})(?<!\\p{Nd})".freeze
       UNITS = YAML.load_file(File.join(ROOT, "data/forms/units.yml")).freeze
       UNIT = "(?:#{UNITS.keys.sort_by { |unit|
         -unit.length
       }.map { |unit| Regexp.escape(unit) }.join("|")})".freeze
       # After a unit no letter follows, nor what would make it another one.
-      END_OF_UNIT = "(?![\\p{L}\\p{Nd}²³/])".freeze
+      END_OF_UNIT = "(?!#{LETTER}|[\\p{Nd}²³/])".freeze
       LINK = /#{Counting::Tokens::ADDRESS}/
-      ISO = /(?<![\p{L}\p{Nd}-])\d{4}-\d{2}-\d{2}(?![\p{Nd}-])/
-      DATE = %r{(?<![\p{L}\p{Nd}.,/-])\d{1,4}([./-])\d{1,2}\1\d{1,4}(?![\p{Nd}]|[.,/-]\p{Nd})}
+      ISO = /#{NOT_BEHIND}(?<!-)\d{4}-\d{2}-\d{2}(?![\p{Nd}-])/
+      DATE = %r{#{NOT_BEHIND}(?<![.,/-])\d{1,4}([./-])\d{1,2}\1\d{1,4}(?![\p{Nd}]|[.,/-]\p{Nd})}
       TIME = /(?<![\p{Nd}.,:])(?<hour>[01]?\d|2[0-4])[:.](?<minute>[0-5]\d)(?::(?<second>[0-5]\d))?
               (?:#{SPACE}?(?<half>[ap]\.?#{SPACE}?m\b\.?))?(?![\p{Nd}:]|[.,]\p{Nd})/xi
       TWELVE = /(?<![\p{Nd}.,:])(?<hour>1[0-2]|[1-9])#{SPACE}?(?<half>[ap]\.?m\b\.?)/i
       CURRENCY = "(?:€|£|¥|\\$|US\\$|CHF|EUR|USD|GBP)".freeze
-      MONEY = /(?<![\p{L}\p{Nd}])(?:(?<before>#{CURRENCY})#{SPACE}?(?<amount>#{NUMBER})|
-               (?<amount>#{NUMBER})#{SPACE}?(?<after>#{CURRENCY})(?!\p{L}))/x
-      RANGE = /(?<![\p{L}\p{Nd}–-])(?<low>[-−]?#{NUMBER})#{SPACE}?[–-]#{SPACE}?(?<high>#{NUMBER})
+      MONEY = /#{NOT_BEHIND}(?:(?<before>#{CURRENCY})#{SPACE}?(?<amount>#{NUMBER})|
+               (?<amount>#{NUMBER})#{SPACE}?(?<after>#{CURRENCY})(?!#{LETTER}))/x
+      RANGE = /#{NOT_BEHIND}(?<![–-])(?<low>[-−]?#{NUMBER})#{SPACE}?[–-]#{SPACE}?(?<high>#{NUMBER})
                (?:(?<gap>#{SPACE}?)(?<unit>#{UNIT})#{END_OF_UNIT})?(?![\p{Nd}]|[–-][\p{L}\p{Nd}])/x
-      WITH_UNIT = /(?<![\p{L}\p{Nd}])(?<number>[-−+]?#{NUMBER})(?<gap>#{SPACE}?)(?<unit>#{UNIT})#{END_OF_UNIT}/
+      WITH_UNIT = /#{NOT_BEHIND}(?<number>[-−+]?#{NUMBER})(?<gap>#{SPACE}?)(?<unit>#{UNIT})#{END_OF_UNIT}/
       # Letters and digits in one word, but for ordinals: A2, TRN-2614, EN15194, v2.1.
       CODE = %r{(?<![\p{L}\p{Nd}])(?!\d+(?:st|nd|rd|th|e|er|ère|º|ª)\b)
                 (?=[\p{L}\p{Nd}_./-]*\p{Nd})(?=[\p{L}\p{Nd}_./-]*\p{L})

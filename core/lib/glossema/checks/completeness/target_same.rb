@@ -10,7 +10,11 @@ module Glossema
       # So much more frequent in the one than in the other it belongs to the one.
       MUCH = 20
       WORD = /\p{L}[\p{L}\p{M}'’-]*/
-      TAG = /<[^<>]*>/
+      TAG = %r{</?[a-zA-Z][\w:-]*(?:\s+[\w:-]+\s*=\s*(?:"[^"]*"|'[^']*'))*\s*/?>}
+      FORMULA = /\A=\p{Lu}+\(.*\)\z/
+      # Texts of other scripts hold no two small Latin words of their own.
+      NOT_LATIN = %w[ar be bg el fa he hi ja ka ko mk ru sr th uk ur zh].freeze
+      SMALL_LATIN = /(?<![\p{L}\p{N}_.\/-])[a-z]{3,}(?![\p{L}\p{N}_\/-])/
 
       def findings(pair)
         return [] if pair.source_language == pair.target_language
@@ -23,14 +27,27 @@ module Glossema
 
       # Names, codes and figures are the same everywhere, and so are words that both languages have.
       def own_words?(pair)
-        words = bare(pair.from).scan(WORD)
-        return true if words.size > 1 && foreign?(words, pair)
+        text = bare(pair.from)
+        words = text.scan(WORD)
+        return true if words.size > 1 && (foreign?(words, pair) || latin?(text, pair))
 
-        most = words.size > 1 ? FREQUENT : ALONE
-        words.any? do |word|
-          here, there = [pair.source_lang, pair.target_lang].map { |lang| rank(word, lang) }
-          word.length > 1 && here <= most && (there > FREQUENT || there > here * MUCH)
+        if words.size > 1
+          words.any? { |word| own?(word, FREQUENT, pair) }
+        else
+          most = foreign?(words, pair) ? FREQUENT : ALONE
+          words.any? { |word| own?(word, most, pair) && !dictionary(pair.target_lang)&.known?(word.downcase) }
         end
+      end
+
+      # More frequent in the one than in the other.
+      def own?(word, most, pair)
+        here, there = [pair.source_lang, pair.target_lang].map { |lang| rank(word, lang) }
+        word.length > 1 && here <= most && (there > FREQUENT || there > here * MUCH)
+      end
+
+      def latin?(text, pair)
+        NOT_LATIN.include?(pair.target_language) && !NOT_LATIN.include?(pair.source_language) &&
+          text.scan(SMALL_LATIN).size > 1
       end
 
       # Most of its words are in the dictionary of the source language and not in that of the other.
@@ -48,7 +65,7 @@ module Glossema
       def dictionary(lang) = Spelling::Dictionary.for(lang)
 
       def bare(text)
-        aside = [TAG, LinkChanged::ADDRESS, PlaceholderChanged::PLACEHOLDER]
+        aside = [FORMULA, TAG, LinkChanged::ADDRESS, Placeholders::PATTERN]
         aside.reduce(text) { |rest, pattern| rest.gsub(pattern, " ") }
       end
 

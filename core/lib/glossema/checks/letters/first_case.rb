@@ -4,16 +4,17 @@ module Glossema
     class FirstCase < Check
       is "first-case", group: "letters", level: "look"
 
-      FIRST = /\A[^\p{L}\p{N}]*(\p{L})/
-
+      # What may stand before the first letter; behind a dot, a sign or a placeholder it begins no sentence.
+      FIRST = /\A[\s"“”«»„‘’(\[¿¡‹›*•–—-]*(\p{L})/
+      WORD = /\A\S+/
       OWN_CASE = /\p{Ll}\p{Lu}|[\d_@\/.:]\p{L}|\A\p{Lu}{2}/
 
       def findings(pair)
-        before, now = pair.from[FIRST, 1], pair.into.match(FIRST)
-        return [] if before.nil? || now.nil? || !cased?(before) || !cased?(now[1])
-        return [] if capital?(before) == capital?(now[1]) || natural?(pair, now)
+        before, now = [pair.from, pair.into].map { |text| text.match(FIRST) }
+        return [] if before.nil? || now.nil? || !cased?(before[1]) || !cased?(now[1])
+        return [] if capital?(before[1]) == capital?(now[1]) || natural?(pair, now) || name?(pair, before)
 
-        [finding(capital?(before) ? "small" : "capital", letter: now[1], target: [now.offset(1)],
+        [finding(capital?(before[1]) ? "small" : "capital", letter: now[1], target: [now.offset(1)],
           fix: pair.mended(*now.offset(1), now[1].swapcase))]
       end
 
@@ -24,9 +25,22 @@ module Glossema
 
       # German nouns, names such as iPhone, addresses and codes have a case of their own.
       def natural?(pair, now)
-        word = pair.into[now.begin(1)..][/\A\S+/].to_s
+        word = pair.into[now.begin(1)..][WORD].to_s
         noun = pair.target_language == "de" && capital?(now[1])
         noun || word.match?(OWN_CASE) || pair.from.include?(word)
+      end
+
+      # A name that opens the source may stand elsewhere in the target: one with a case of its own, or that no
+      # dictionary knows with a small letter.
+      def name?(pair, before)
+        return false unless capital?(before[1])
+
+        word = pair.from[before.begin(1)..][WORD].to_s
+        return true if word.match?(OWN_CASE)
+
+        bare = word[/\A\p{L}+/]
+        known = Spelling::Dictionary.for(pair.source_lang)
+        pair.into.include?(bare) && known && !known.known?(bare.downcase)
       end
     end
   end

@@ -8,7 +8,7 @@ module Glossema
       SCRIPTS = [/\p{Latin}/, /\p{Cyrillic}/, /\p{Greek}/].freeze
 
       def findings(pair)
-        places(pair.into, WORD).filter_map do |match|
+        places(bare(pair.into), WORD).filter_map do |match|
           next if SCRIPTS.count { |script| match[0].match?(script) } < 2 || pair.from.include?(match[0])
           # µm and Ω stand for themselves.
           next if match[0].match?(/\A[µμΩπ]\p{Latin}+\z/)
@@ -16,6 +16,11 @@ module Glossema
           finding(word: match[0], target: [match.offset(0)])
         end
       end
+
+      private
+
+      # Escaped letters of addresses (%0A) belong to no word.
+      def bare(text) = Placeholders.masked(text).gsub(/%\h\h/, "   ")
     end
   end
 end

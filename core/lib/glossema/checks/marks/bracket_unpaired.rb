@@ -8,6 +8,8 @@ module Glossema
       FOLDED = { "（" => "(", "）" => ")", "【" => "[", "】" => "]" }.freeze
       # A list mark such as "a)" opens nothing; nor does a face.
       LIST_MARK = /\A\s*[\p{L}\d]{1,3}\)|[:;]-?[)(]/
+      # An ending that may be there, file(s), and what calls a function, run(): a language may do without.
+      ENDING = /(?<=\p{L})\(\p{L}{0,3}\)/
 
       def findings(pair)
         before, now = counted(pair.from), counted(pair.into)
@@ -28,7 +30,11 @@ module Glossema
 
       private
 
-      def counted(text) = text.gsub(LIST_MARK, "").gsub(/[（）【】]/, FOLDED).scan(/[()\[\]{}]/).tally
+      def counted(text)
+        bare = text.gsub(Regexp.union(LIST_MARK, ENDING), "")
+        bare.gsub(/[（）【】]/, FOLDED).scan(/[()\[\]{}]/).tally
+      end
+
       def spots(text, marks) = places(text, Regexp.union(marks)).map { |match| match.offset(0) }
     end
   end

@@ -32,9 +32,18 @@ module Glossema
 
       def end_of(text, language)
         bare = text.sub(CLOSERS, "")
+        return if inside?(text, bare)
         return "ellipsis" if bare.match?(/(?:…|\.\.\.)\z/)
 
         (language == "el" && GREEK[bare[-1]]) || CLASSES[bare[-1]]
+      end
+
+      # The mark of an abbreviation before brackets that do not hold the whole, or a sign that is quoted.
+      def inside?(text, bare)
+        rest = text[bare.length..].strip
+        return true if rest.match?(/\A["'”’»›“]/) && bare.match?(/["'“”‘’«»„‚‹›][.!?]{1,2}\z/)
+
+        rest.match?(/\A[)\]}]/) && !text.match?(/\A\s*[(\[{]/) && bare.match?(/[(\[{][^.!?]*\.\z/)
       end
 
       # Thai ends its sentences with nothing.
@@ -50,7 +59,7 @@ module Glossema
 
       # A mark that is just not there is put in where the target ends with a letter.
       def fix(pair, before, now)
-        return unless now.nil? && pair.into.match?(/\p{L}\z/) && pair.target.items.last.is_a?(String)
+        return unless now.nil? && pair.into.match?(/[\p{L}\p{M}]\z/) && pair.target.items.last.is_a?(String)
 
         mark = before == "stop" ? STOPS.fetch(pair.target_language, ".") : MARKS[before]
         pair.target.written + mark if mark && !OTHERWISE.include?(pair.target_language)

@@ -5,7 +5,7 @@ module Glossema
       is "mark-space", group: "marks", level: "look"
 
       BEFORE = /(?<=[\p{L}\p{N})\]”»"])[ \u00A0\u202F]+(?=[,.;:!?](?:\s|\z)|[)\]](?:\s|[.,;:!?]|\z))/
-      AFTER = /(?<=\p{L}\p{L})[,;!?](?=\p{L}\p{L})/
+      AFTER = /(?<=\p{L}\p{L})(?<!&[a-z]{2}|&[a-z]{3}|&[a-z]{4}|&[a-z]{5}|&[a-z]{6})[,;!?](?=\p{L}\p{L})/
       NO_BREAK = /[\u00A0\u202F\u2009]/
 
       def findings(pair)

@@ -5,30 +5,26 @@ module Glossema
       is "quote-unpaired", group: "marks", level: "look"
 
       STRAIGHT = /"/
-      PAIRS = [%w[“ ”], %w[« »], %w[„ “”], %w[「 」], %w[《 》], %w[‹ ›]].freeze
+      OPENING, CLOSING, LOW = "“«「《‹", "”»」》›", "„"
+      ALL = /["“”„«»「」《》‹›]/
 
       def findings(pair)
-        return [] unless even?(pair.from, pair.source_language) && !even?(pair.into, pair.target_language)
+        return [] unless even?(pair.from) && !even?(pair.into)
 
-        [finding(target: places(pair.into, /["“”„«»「」‹›]/).map { |match| match.offset(0) })]
+        [finding(target: places(pair.into, ALL).map { |match| match.offset(0) })]
       end
 
       private
 
       # Inches and the like stand behind figures.
-      def even?(text, _language)
+      def even?(text)
         return false if text.gsub(/\d"/, "").scan(STRAIGHT).size.odd?
 
-        # All that open against all that close, whichever the language takes.
-        low = text.count("„‚")
-        opening = text.count("“«「《‹")
-        closing = text.count("”»」》›")
-        if low.positive?
-          (opening + closing - low).between?(0,
-            low) || low == opening + closing
-        else
-          opening == closing
-        end
+        opening, closing, low = [OPENING, CLOSING, LOW].map { |marks| text.count(marks) }
+        # „x“ and „x” close with what opens elsewhere; ”x” is one mark on both sides.
+        return (opening + closing - low).between?(0, low) || low == opening + closing if low.positive?
+
+        opening == closing || ([opening, closing].min.zero? && [opening, closing].max.even?)
       end
     end
   end
