@@ -155,6 +155,26 @@ RSpec.describe "bin/glossema" do
       expect(check([["Stop.", "Fermo."], ["Stop..", "Fermo,, ora."]]).last).to eq(0)
     end
 
+    it "passes over a row without a source, says so, and checks the rest (row-sourceless)" do
+      found, errors, = check([["", "Fermo."], ["Stop.", "Fermo,, ora."]])
+      expect(found.map { |one| one["segment"] }).to eq([2])
+      expect(errors).to eq("a.tsv, row 1: a translation without a source was passed over.\n")
+    end
+
+    it "looks across the text where the profile says so, and for what it lists" do
+      File.write("p.json", JSON.generate("checks" => { "source-two-targets" => { "level" => "must-fix" } },
+        "never_used" => ["nastro"], "never_translated" => ["Glim"]))
+      rows = [["Oil the chain.", "Oliare la catena."], ["Oil the chain.", "Oliare il nastro."],
+              ["Glim", "Luce"]]
+      expect(check(rows).first).to eq([])
+      found, _, status = check(rows, "--profile", "p.json")
+      expect(found.map { |one| one.values_at("segment", "code") }).to eq([
+        [2, "never-used"], [3, "never-translated"], [1, "source-two-targets"], [2, "source-two-targets"]
+      ])
+      expect(found.map(&:keys).uniq).to eq([%w[segment code level message source target fix]])
+      expect(status).to eq(1)
+    end
+
     it "checks terms, XLIFF, PO and TMX" do
       File.write("t.csv", "en,it\nchain,catena\n")
       found, = check([["Oil the chain.", "Oliare il nastro."]], "--termbase", "t.csv")
@@ -192,8 +212,8 @@ RSpec.describe "bin/glossema" do
       '{"own":[{"name":"x","target":"(","message":"y"}]}' =>
         "The check “x” has an expression that cannot be one: ( (end pattern with unmatched parenthesis).",
       '{"own":[{"name":"x"}]}' =>
-        "The check “x” needs a name, an expression for the target and a message; way is must or must-not, " \
-        "level must-fix or look."
+        "The check “x” needs a name, an expression for the target and a message; way is must, must-not or " \
+        "as-often, level must-fix or look, languages a list."
     }.each do |profile, sentence|
       it "refuses the profile #{profile}" do
         File.write("p.json", profile)

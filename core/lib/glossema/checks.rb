@@ -7,8 +7,9 @@ module Glossema
     # Surely wrong, and worth a look.
     LEVELS = %w[must-fix look].freeze
     # What a check found in a pair. code: of the check; level: of LEVELS; source, target: spans [[from, to] …]
-    # in the texts, code points; fix: the target (written form) that mends it for certain, or nil.
-    Finding = Struct.new(:code, :level, :message, :source, :target, :fix, keyword_init: true)
+    # in the texts, code points; fix: the target (written form) that mends it for certain, or nil; other: the
+    # id of the row it names, of those that are seen across a text only.
+    Finding = Struct.new(:code, :level, :message, :source, :target, :fix, :other, keyword_init: true)
 
     module_function
 
@@ -23,7 +24,7 @@ module Glossema
   end
 end
 
-%w[pair check placeholders number_words quantities vocabulary own profile checker across].each { |name|
+%w[pair check placeholders number_words quantities vocabulary own profile checker across twins].each { |name|
   require "glossema/checks/#{name}"
 }
 %w[completeness numbers codes links marks spaces letters terms consistency length spelling].each do |group|

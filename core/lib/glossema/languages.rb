@@ -1,6 +1,10 @@
 # Language tags (BCP 47) and a guess at the language of a text.
 module Glossema
   module Languages
+    # For patterns: a letter that belongs to the word or number beside it; scripts without spaces, and Korean
+    # with its endings, set letters next to words of others.
+    SPACED_LETTER = "[\\p{L}&&[^\\p{Han}\\p{Hiragana}\\p{Katakana}\\p{Hangul}\\p{Thai}]]".freeze
+
     TAG = /\A[a-z]{2,3}(?:-[A-Z][a-z]{3})?(?:-(?:[A-Z]{2}|\d{3}))?(?:-[a-z0-9]{5,8})*\z/
     RIGHT_TO_LEFT = %w[ar fa he ur yi ps sd ug dv ckb].freeze
     # The most frequent small words of each language; a text is in the language whose words cover most of it.

@@ -24,4 +24,38 @@ RSpec.describe Glossema::Checks::Across do
     alike = [["Oil the chain.", "Oliare la catena."], ["Oil the chain.", "oliare la catena"]]
     expect(found(*alike, ["No", "Non"], ["No", "No"])).to eq({})
   end
+
+  it "tells where a term is put otherwise than most often" do
+    entries = [Glossema::Terms::Entry.new(id: 1, sections: {
+      "en" => ["brake pad"], "it" => %w[pastiglia pattino]
+    }.map { |lang, terms|
+      Glossema::Terms::Section.new(lang: lang, terms: terms.map { |text|
+        Glossema::Terms::Term.new(text: text)
+      })
+    })]
+    terms = Glossema::Checks::Vocabulary.of(entries, "en", "it")
+    texts = ["Due pastiglie", "Le pastiglie usate", "Un pattino nuovo"]
+    rows = texts.each_with_index.map do |text, index|
+      source = "The brake pads #{index}"
+      described_class::Row.new(id: index, number: index + 1, source: source, target: text,
+        terms: terms.uses(source, text))
+    end
+    found = described_class.findings(rows)
+    expect(found.keys).to eq([2])
+    expect(found[2].first).to have_attributes(code: "term-mixed", other: 0, source: [[4, 14]],
+      message: "“brake pads” is pattino here and pastiglia at 1.")
+  end
+
+  it "keeps to a profile" do
+    rows = [["Oil the chain.", "Oliare la catena."], ["Oil the chain.", "Lubrificare la catena."]]
+      .each_with_index.map do |(source, target), index|
+        described_class::Row.new(id: index, number: index + 1, source: source, target: target)
+      end
+    told = ->(level) do
+      profile = Glossema::Checks::Profile.new("checks" => { "source-two-targets" => { "level" => level } })
+      described_class.findings(rows, profile).values.flatten.map(&:level)
+    end
+    expect(told["must-fix"]).to eq(%w[must-fix must-fix])
+    expect(told["off"]).to eq([])
+  end
 end

@@ -23,9 +23,10 @@ module Glossema
         end
       end
 
-      # parameters: of a profile, by name; terms: Vocabulary of termbases, or nil.
-      def initialize(level: self.class.level, parameters: {}, terms: nil)
-        @level, @parameters, @terms = level, parameters, terms
+      # parameters: of a profile, by name; terms: Vocabulary of termbases, or nil; lists: {"never_used" =>
+      # items, "never_translated" => items} as Terms::Listed takes them.
+      def initialize(level: self.class.level, parameters: {}, terms: nil, lists: {})
+        @level, @parameters, @terms, @lists = level, parameters, terms, lists
       end
 
       # pair: Pair → [Finding …]

@@ -1,41 +1,38 @@
-# A check of her own: regular expressions on source and target, with a message and a level.
+# A check of her own: regular expressions on source and target, with conditions, a message and a level.
 require "timeout"
 
 module Glossema
   module Checks
     class Own
       SECONDS = 0.05
-      # How the two go together: the target must (not) fit where the source does.
-      WAYS = %w[must must-not].freeze
+      # How the two go together where the source fits: the target must (not) fit, or as often as the source.
+      WAYS = %w[must-not must as-often].freeze
+      NEEDED = %w[name target message].freeze
+      # $1 in an expression for the target is what the first group of the source caught.
+      CAUGHT = /\$(\d)/
 
       attr_reader :name
 
-      # rule: {"name", "source" (or none: any), "target", "way" (of WAYS, must-not when unset), "message",
-      # "level"}. Raises Refused "own-broken.…".
+      # rule: {"name", "source" (or none: any), "target", "way" (of WAYS, the first when unset), "case"
+      # (false: capitals do not count), "languages" (tags of targets, or none: all), "unless" (an expression
+      # on the target that lets it pass), "replace" (what the place in the target becomes; only with
+      # must-not), "message", "level" (look when unset)}. Raises Refused "own-broken.…".
       def initialize(rule)
         raise Refused.new("own-broken.incomplete", name: "?") unless rule.is_a?(Hash)
 
-        @name = rule["name"].to_s
-        unless [rule["name"], rule["target"], rule["message"]].all? { |text|
-          text.is_a?(String) && text != ""
-        }
-          raise Refused.new("own-broken.incomplete", name: @name)
-        end
-
-        @source, @target = %w[source target].map { |side| pattern(rule[side]) }
-        @way, @level = rule.fetch("way", "must-not"), rule.fetch("level", "look")
-        unless WAYS.include?(@way) && LEVELS.include?(@level)
-          raise Refused.new("own-broken.incomplete", name: @name)
-        end
-
-        @message = rule["message"]
+        @rule, @name = rule, rule["name"].to_s
+        @way, @level = rule["way"] || WAYS.first, rule["level"] || "look"
+        refuse unless whole?
+        @source, @unless = %w[source unless].map { |side| pattern(rule[side]) }
+        @target = caught? ? nil : pattern(rule["target"])
+        pattern(rule["target"].gsub(CAUGHT, "x")) if caught?
       end
 
       # Took it too long in some text? Then it is switched off for this run.
       def given_up? = @given_up
 
       def findings(pair)
-        return [] if @given_up
+        return [] if @given_up || !language?(pair.target_lang)
 
         Timeout.timeout(SECONDS) { look(pair) }
       rescue Timeout::Error
@@ -45,22 +42,62 @@ module Glossema
 
       private
 
+      def refuse = raise(Refused.new("own-broken.incomplete", name: @name))
+
+      def whole?
+        NEEDED.all? { |field| @rule[field].is_a?(String) && @rule[field] != "" } && WAYS.include?(@way) &&
+          LEVELS.include?(@level) && (@rule["languages"].nil? || @rule["languages"].is_a?(Array))
+      end
+
+      def caught? = @rule["target"].match?(CAUGHT) && @rule["source"].to_s != ""
+
       def pattern(text)
-        Regexp.new(text) if text.is_a?(String) && text != ""
+        Regexp.new(text, @rule["case"] == false ? Regexp::IGNORECASE : 0) if text.is_a?(String) && text != ""
       rescue RegexpError => e
         raise Refused.new("own-broken.pattern", name: @name, pattern: text,
           reason: e.message.split(":").first)
       end
 
+      # it is true of it-IT; it-CH of no it-IT.
+      def language?(lang)
+        wanted = @rule["languages"].to_a
+        wanted.empty? || wanted.any? { |tag| lang == tag || lang.start_with?("#{tag}-") }
+      end
+
       def look(pair)
-        in_source = @source && pair.from.match(@source)
-        return [] if @source && !in_source
+        in_source = all(pair.from, @source)
+        return [] if (@source && in_source.empty?) || (@unless && pair.into.match?(@unless))
 
-        in_target = pair.into.match(@target)
-        return [] if in_target.nil? == (@way == "must-not")
+        in_target = all(pair.into, @target || pattern(filled(in_source.first)))
+        return [] if content?(in_source, in_target)
 
-        [Finding.new(code: "own", level: @level, message: "#{@name}: #{@message}", fix: nil,
-          source: in_source ? [in_source.offset(0)] : [], target: in_target ? [in_target.offset(0)] : [])]
+        [finding(pair, in_source, @way == "must" ? [] : in_target)]
+      end
+
+      def content?(in_source, in_target)
+        case @way
+        when "must" then in_target.any?
+        when "must-not" then in_target.empty?
+        else in_target.size == in_source.size
+        end
+      end
+
+      def all(text, pattern) = pattern ? text.enum_for(:scan, pattern).map { Regexp.last_match } : []
+
+      def filled(match)
+        @rule["target"].gsub(CAUGHT) { |group| Regexp.escape(match[group.delete("$").to_i].to_s) }
+      end
+
+      def finding(pair, in_source, in_target)
+        source, target = [in_source, in_target].map { |list| list.map { |match| match.offset(0) } }
+        Finding.new(code: "own", level: @level, message: "#{@name}: #{@rule["message"]}", source: source,
+          target: target, fix: fix(pair, in_target.first))
+      end
+
+      def fix(pair, match)
+        return unless match && @way == "must-not" && @rule["replace"].is_a?(String)
+
+        pair.mended(*match.offset(0), match[0].sub(match.regexp, @rule["replace"]))
       end
     end
   end

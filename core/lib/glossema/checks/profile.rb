@@ -1,9 +1,10 @@
 # Which checks run and how bad each is: {"checks" => {code => {"level" => "must-fix" | "look" | "off", further
-# parameters}}, "own" => [see Own]}.
+# parameters}}, "own" => [see Own], "never_used" => [see Terms::Listed], "never_translated" => likewise}.
 module Glossema
   module Checks
     class Profile
       OFF = "off".freeze
+      LISTS = %w[never_used never_translated].freeze
 
       # Raises Refused "profile-broken.…" for what is none.
       def initialize(given = {})
@@ -14,6 +15,7 @@ module Glossema
 
         @checks.each { |code, how| check(code, how) }
         @own = @own.map { |rule| Own.new(rule) }
+        @lists = LISTS.to_h { |name| [name, listed(given.fetch(name, []))] }
       end
 
       attr_reader :own
@@ -21,16 +23,27 @@ module Glossema
       # The checks that run, made ready.
       def checks(terms: nil)
         Checks.all.filter_map do |kind|
-          how = @checks.fetch(kind.code, {})
-          level = how["level"] || (kind.off? ? OFF : kind.level)
-          kind.new(level: level, parameters: how.except("level"), terms: terms) unless level == OFF
+          level = level_of(kind.code) || (kind.off? ? OFF : kind.level)
+          next if level == OFF
+
+          parameters = @checks.fetch(kind.code, {}).except("level")
+          kind.new(level: level, parameters: parameters, terms: terms, lists: @lists)
         end
       end
 
+      # What it says of a check: a level, OFF, or nil where it says nothing.
+      def level_of(code) = @checks.dig(code, "level")
+
       private
 
+      def listed(items)
+        raise Refused.new("profile-broken.no-object") unless items.is_a?(Array) && items.all?(String)
+
+        items.each { |item| Terms::Listed.check(item) }
+      end
+
       def check(code, how)
-        known = Checks.all.any? { |kind| kind.code == code }
+        known = Checks.all.any? { |kind| kind.code == code } || Across::CODES.include?(code)
         raise Refused.new("profile-broken.check", code: code) unless known && how.is_a?(Hash)
 
         level = how["level"]

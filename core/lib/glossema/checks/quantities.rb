@@ -10,7 +10,7 @@ module Glossema
       DIGITS = /\p{Nd}+(?:[.,'’\u00A0\u202F\u2009٫٬](?=\p{Nd})\p{Nd}+)*/
       # Figures inside words and codes are no numbers of their own.
       # Scripts that set no spaces are another affair.
-      LETTER = /#{Forms::Carried::LETTER}/
+      LETTER = /#{Languages::SPACED_LETTER}/
       # 7x9 are two numbers.
       TIMES = /[x×]/
       # Letters behind a number that may be a unit.

@@ -2,6 +2,10 @@
 module Glossema
   module Checks
     class Vocabulary
+      # A term of the source and how it was put: entry: by what the concept is told; source: as it stands
+      # there; span: its place; target: the term of the termbase that was used.
+      Use = Struct.new(:entry, :source, :span, :target, keyword_init: true)
+
       # entries: array of Terms::Entry; languages: tags.
       def self.of(entries, source_lang, target_lang) =
         new([Terms::Finder.new(source_lang, entries)], [Terms::Finder.new(target_lang, entries)], target_lang)
@@ -13,7 +17,7 @@ module Glossema
       end
 
       # [Terms::Found …]
-      def in_source(text) = @source.flat_map { |finder| finder.find(text) }
+      def in_source(text) = remembered(:source, text) { @source.flat_map { |finder| finder.find(text) } }
 
       # The terms of an entry in the target language that may be used, the best first.
       def usable(entry)
@@ -39,9 +43,26 @@ module Glossema
         end
       end
 
+      # [Use …] of the terms of a source that stand in its target with a term that may be used.
+      def uses(source, target)
+        in_source(source).filter_map do |found|
+          used = in_target(target).find { |one| same?(one.entry, found.entry) && one.term.usable? } or next
+          Use.new(entry: found.entry.id, source: source[found.from...found.to], span: [found.from, found.to],
+            target: used.term.written)
+        end
+      end
+
       private
 
-      def in_target(text) = @target.flat_map { |finder| finder.find(text) }
+      def in_target(text) = remembered(:target, text) { @target.flat_map { |finder| finder.find(text) } }
+
+      # Several checks ask for the same text one after the other.
+      def remembered(side, text)
+        @last ||= {}
+        @last[side] = [text, yield] unless @last[side]&.first == text
+        @last[side].last
+      end
+
       def same?(one, other) = one.equal?(other) || (!one.id.nil? && one.id == other.id)
 
       # A longer word may end otherwise.

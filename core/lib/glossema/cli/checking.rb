@@ -8,24 +8,53 @@ module Glossema
       def check
         path = argument("FILE")
         languages = [need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")]
-        checker = Checks::Checker.new(profile, terms: vocabulary(languages))
-        bad = 0
+        rules, terms, @bad, rows = profile, vocabulary(languages), 0, []
+        checker = Checks::Checker.new(rules, terms: terms)
         rows_of(path, languages).each do |row|
-          checker.findings(row.pair).each do |finding|
-            bad += 1 if finding.level == "must-fix"
-            say("segment" => row.number, **told(finding, row.pair))
-          end
+          next sourceless(path, row) if sourceless?(row.pair)
+
+          checker.findings(row.pair).each { |finding| tell(finding, row) }
+          rows << row if across?(rules)
         end
+        tell_across(rows, rules, terms)
         checker.given_up.each { |name| @errors.puts(Refused.new("own-slow", name: name).message) }
-        bad.zero? ? DONE : NO
+        @bad.zero? ? DONE : NO
       end
 
       private
 
+      def tell(finding, row)
+        @bad += 1 if finding.level == "must-fix"
+        say("segment" => row.number, **told(finding, row.pair))
+      end
+
+      # What is only seen across a text is looked for where the profile says so: a memory is full of it.
+      def across?(rules) = Checks::Across::CODES.any? { |code| ![nil, "off"].include?(rules.level_of(code)) }
+
+      def tell_across(rows, rules, terms)
+        asked = rows.reject { |row| row.pair.untranslated? }.map do |row|
+          Checks::Across::Row.new(id: row.number, number: row.number, source: row.pair.from,
+            target: row.pair.into, terms: terms&.uses(row.pair.from, row.pair.into))
+        end
+        by_number = rows.to_h { |row| [row.number, row] }
+        Checks::Across.findings(asked, rules).each do |number, list|
+          list.each do |finding|
+            tell(finding, by_number.fetch(number)) unless rules.level_of(finding.code).nil?
+          end
+        end
+      end
+
+      # A translation of nothing: said, and the rest is checked.
+      def sourceless?(pair) = pair.from.match?(/\A[[:space:]]*\z/) && !pair.untranslated?
+
+      def sourceless(path, row)
+        @errors.puts(Refused.new("row-sourceless", name: File.basename(path), row: row.number).message)
+      end
+
       # A target without codes is given as the text it is.
       def told(finding, pair)
         fix = finding.fix && !pair.target.coded? ? Content.plain(finding.fix) : finding.fix
-        { **finding.to_h, fix: fix }.transform_keys(&:to_s)
+        { **finding.to_h.except(:other), fix: fix }.transform_keys(&:to_s)
       end
 
       def vocabulary(languages)

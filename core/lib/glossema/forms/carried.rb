@@ -16,8 +16,7 @@ module Glossema
       SPACE = "[ \\u00A0\\u202F\\u2009]".freeze
       # A number with its marks, as any language may write it.
       NUMBER = "\\p{Nd}+(?:[.,'’\\u00A0\\u202F\\u2009](?=\\p{Nd}{1,3})\\p{Nd}+)*".freeze
-      # Letters that belong to a word beside a number; scripts without spaces set them next to each other.
-      LETTER = "[\\p{L}&&[^\\p{Han}\\p{Hiragana}\\p{Katakana}\\p{Hangul}\\p{Thai}]]".freeze
+      LETTER = Languages::SPACED_LETTER
       NOT_BEHIND = "(?<!#{LETTER})(?<!\\p{Nd})".freeze
       UNITS = YAML.load_file(File.join(ROOT, "data/forms/units.yml")).freeze
       UNIT = "(?:#{UNITS.keys.sort_by { |unit|

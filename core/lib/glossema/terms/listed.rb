@@ -8,6 +8,7 @@ module Glossema
     class Listed
       # A pattern that takes longer than so many seconds in one text is given up.
       SECONDS = 0.1
+      LETTER = Languages::SPACED_LETTER
       PATTERN = %r{\A/(.+)/(i?)\z}m
       # One of them in a text: from…to is its place, item that of the list.
       Found = Struct.new(:from, :to, :text, :item)
@@ -47,7 +48,7 @@ module Glossema
         match = item.match(PATTERN)
         return Regexp.new(match[1], match[2] == "i" ? Regexp::IGNORECASE : 0) if match
 
-        /(?<![\p{L}\p{N}])#{Regexp.escape(item)}(?![\p{L}\p{N}])/
+        /(?<!#{LETTER})(?<!\p{N})#{Regexp.escape(item)}(?!#{LETTER}|\p{N})/
       end
 
       def places(text, item, pattern)
