@@ -14,6 +14,8 @@ Rails.application.routes.draw do
       resource :logo, only: %i[show update destroy]
       resource :rules, only: %i[show update destroy]
       resources :rule_trials, only: :create
+      resource :check_profile, only: %i[show update destroy]
+      resources :check_trials, only: :create
     end
     resources :rate_cards, only: %i[index create update destroy]
     resources :templates, only: :index
@@ -78,6 +80,15 @@ Rails.application.routes.draw do
       resource :findings, only: :update
       resources :findings, only: :index
       resources :let_stands, only: :create
+      resource :check_run, only: %i[create destroy]
+      resources :check_marks, only: :index
+      resources :unifications, only: :create
+      resource :check_profile, only: %i[show update destroy]
+      resources :check_trials, only: :create
+      resource :check_report, only: :show
+      resources :misspellings, only: :index
+      resources :near_twins, only: :index
+      resources :memory_rivals, only: :index
       resource :post_editing, only: :show, controller: "post_editing"
       resource :question_sheet, only: %i[show create]
     end
@@ -87,12 +98,12 @@ Rails.application.routes.draw do
       resource :reading, only: %i[create destroy]
       resource :version, only: %i[create update destroy], controller: "versions_of_files"
     end
-    resources :segments, only: :update do
+    resources :segments, only: %i[show update] do
       resources :proposals, only: :index
       resource :terms, only: :show, controller: "segment_terms"
       resource :outlook, only: :show
       resource :machine, only: :show, controller: "machine_proposals"
-      resource :findings, only: :show, controller: "segment_findings"
+      resource :findings, only: %i[show create], controller: "segment_findings"
       resources :versions, only: %i[index create]
       resource :cut, only: %i[create destroy]
       resource :repeats, only: %i[create destroy]

@@ -25,7 +25,7 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_attachments_of_memories_on_memory_id" ON "attachments_of_memories" ("memory_id");
 CREATE UNIQUE INDEX "index_attachments_of_memories_on_project_id_and_memory_id" ON "attachments_of_memories" ("project_id", "memory_id");
 CREATE INDEX "index_attachments_of_memories_on_project_id" ON "attachments_of_memories" ("project_id");
-CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, CONSTRAINT "fk_rails_21c421fd41"
+CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, "check_profile" json, CONSTRAINT "fk_rails_21c421fd41"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
@@ -40,7 +40,7 @@ FOREIGN KEY ("document_id")
 );
 CREATE INDEX "index_delivered_files_on_delivery_id" ON "delivered_files" ("delivery_id");
 CREATE INDEX "index_delivered_files_on_document_id" ON "delivered_files" ("document_id");
-CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_34181aa9f5"
+CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, CONSTRAINT "fk_rails_34181aa9f5"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 , CONSTRAINT "fk_rails_de15c80c9c"
@@ -96,7 +96,7 @@ FOREIGN KEY ("user_id")
 );
 CREATE INDEX "index_project_acts_on_project_id" ON "project_acts" ("project_id");
 CREATE INDEX "index_project_acts_on_user_id" ON "project_acts" ("user_id");
-CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, CONSTRAINT "fk_rails_8d9657cec3"
+CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "check_run" json, CONSTRAINT "fk_rails_8d9657cec3"
 FOREIGN KEY ("client_id")
   REFERENCES "clients" ("id")
 , CONSTRAINT "fk_rails_b872a6760a"
@@ -302,15 +302,18 @@ CREATE INDEX "index_notes_on_project_id" ON "notes" ("project_id");
 CREATE INDEX "index_notes_on_document_id" ON "notes" ("document_id");
 CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
 CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
-CREATE TABLE IF NOT EXISTS "checked_segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "segment_id" integer NOT NULL, "digest" varchar NOT NULL, "findings" json DEFAULT '[]' NOT NULL, CONSTRAINT "fk_rails_f6e22654d1"
+CREATE TABLE IF NOT EXISTS "checked_segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "segment_id" integer NOT NULL, "stamp" varchar NOT NULL, "seen" text NOT NULL, "findings" json DEFAULT '[]' NOT NULL, "terms" json DEFAULT '[]' NOT NULL, CONSTRAINT "fk_rails_f6e22654d1"
 FOREIGN KEY ("segment_id")
   REFERENCES "segments" ("id")
  ON DELETE CASCADE);
 CREATE UNIQUE INDEX "index_checked_segments_on_segment_id" ON "checked_segments" ("segment_id");
-CREATE TABLE IF NOT EXISTS "let_stands" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bc4f11c023"
+CREATE TABLE IF NOT EXISTS "let_stands" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer, "client_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "message" varchar DEFAULT '' NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bc4f11c023"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
-, CONSTRAINT "fk_rails_dae7d8a1e9"
+, CONSTRAINT "fk_rails_e72b07f193"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+ ON DELETE CASCADE, CONSTRAINT "fk_rails_dae7d8a1e9"
 FOREIGN KEY ("segment_id")
   REFERENCES "segments" ("id")
  ON DELETE CASCADE, CONSTRAINT "fk_rails_a7d433e0ca"
@@ -318,9 +321,11 @@ FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
  ON DELETE SET NULL);
 CREATE INDEX "index_let_stands_on_project_id" ON "let_stands" ("project_id");
+CREATE INDEX "index_let_stands_on_client_id" ON "let_stands" ("client_id");
 CREATE INDEX "index_let_stands_on_segment_id" ON "let_stands" ("segment_id");
 CREATE INDEX "index_let_stands_on_user_id" ON "let_stands" ("user_id");
 CREATE UNIQUE INDEX "index_let_stands_on_project_id_and_digest" ON "let_stands" ("project_id", "digest");
+CREATE UNIQUE INDEX "index_let_stands_on_client_id_and_digest" ON "let_stands" ("client_id", "digest");
 INSERT INTO "schema_migrations" (version) VALUES
 ('20261126150000'),
 ('20261126140000'),

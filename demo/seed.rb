@@ -44,6 +44,8 @@ module Demo
       guide = kiln_guide
       leaflet = untouched
       manual = half_translated
+      set_checks
+      slip(manual)
       make_service
       make_notes(manual)
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
@@ -57,6 +59,40 @@ module Demo
       @office.furnish(@clients.values_at(TARNHOLT, PELL))
       @office.give(@clients[TARNHOLT], [[@delivered, "deliver", 0], [@life, "never", 5]])
       @office.give(@clients[PELL], [[@life, "deliver", 0]])
+    end
+
+    # What each client minds.
+    def set_checks
+      infinitive = { "name" => "Infinitive", "source" => "\\A(?:Check|Fit|Press|Pull|Turn|Use)\\b",
+                     "target" => "\\A(?:Controlla|Monta|Premi|Tira|Gira|Usa)\\b", "level" => "must-fix",
+                     "message" => "Tarnholt’s manuals instruct in the infinitive" }
+      torque = { "name" => "Torques", "target" => "(\\d) Nm", "replace" => "\\1\u00A0Nm",
+                 "message" => "a no-break space before Nm", "level" => "look" }
+      @clients[TARNHOLT].update!(check_profile: { "checks" => {
+        "length-ratio" => { "level" => "look", "shortest" => 35, "longest" => 220 },
+        "word-twice" => { "level" => "must-fix" }
+      }, "own" => [infinitive, torque] })
+      @clients[PELL].update!(check_profile: { "checks" => {
+        "quote-form" => { "level" => "must-fix", "marks" => "«»’" }, "misspelt" => { "level" => "look" },
+        "first-case" => { "level" => "off" }
+      }, "own" => [] })
+    end
+
+    # What an afternoon leaves behind: words of the source, what stood there, what stands there now.
+    SLIPS = [
+      ["Thank you for choosing", "cargo bike", "bici cargo"],
+      ["Never sit on the bicycle while", "{1}Attenzione:{/1}", "Attenzione:"],
+      ["from parked cars", "1,5 m", "2,5 m"],
+      ["Choose a low gear", "fermarsi.", "fermarsi ."],
+      ["middle of the stem", " e rimettere", " e e rimettere"],
+      ["Pull each strap until", "Tirare", "Tendere"]
+    ].freeze
+
+    def slip(project)
+      SLIPS.each do |words, was, now|
+        segment = project.segments.where("source LIKE ? AND target <> ''", "%#{words}%").order(:position).last
+        segment.confirm(segment.target.sub(was, now), origin: { "kind" => "typed" }, by: @user)
+      end
     end
 
     # The stand-in, allowed for one client.

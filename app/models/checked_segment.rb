@@ -1,4 +1,4 @@
-# What the checks found in a segment as it was when its digest was taken.
+# What the checks found in a segment as it was seen then, and the terms it holds.
 class CheckedSegment < ApplicationRecord
   belongs_to :segment
 end

@@ -16,7 +16,8 @@ class Delivery < ApplicationRecord
           project: project,
           user: by,
           number: project.deliveries.maximum(:number).to_i + 1,
-          unfinished: Project::Readiness.new(project).summary
+          unfinished: Project::Readiness.new(project).summary,
+          checks: checked(project)
         )
       taken = Set.new
       project.documents.select(&:ready?).each { |document| DeliveredFile.write(delivery, document, taken) }
@@ -24,6 +25,13 @@ class Delivery < ApplicationRecord
       delivery
     end
   end
+
+  # What the checks said, and whether they had looked at all of it.
+  def self.checked(project)
+    left = Project::Looking.new(project).look_at_few
+    { **Project::Checking.new(project).summary, "left" => left, "profile" => CheckProfile.new(project).from }
+  end
+  private_class_method :checked
 
   # Since when there is something new to learn: what an earlier delivery taught is known.
   def changed_since = project.deliveries.where(number: ...number).maximum(:created_at) || Time.zone.at(0)

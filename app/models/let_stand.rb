@@ -1,8 +1,30 @@
-# A finding that is right as it is: in one segment as it reads now, or all like it in the project.
+# A finding that is right as it is: in one segment as it reads now, or all like it in the project or for the
+# client.
 class LetStand < ApplicationRecord
-  belongs_to :project
+  WHERE = %w[here project client].freeze
+
+  belongs_to :project, optional: true
+  belongs_to :client, optional: true
   belongs_to :segment, optional: true
   belongs_to :user, optional: true
+
+  # What holds in a project: its own, and its client's.
+  scope :of, ->(project) {
+    own = where(project_id: project.id)
+    project.client_id ? own.or(where(client_id: project.client_id)) : own
+  }
+
+  # row: of Project::Checking#findings; place: of WHERE; Raises Refused "no-client".
+  def self.let(project, row, place:, reason:, by:)
+    raise Glossema::Refused.new("no-client") if place == "client" && project.client.nil?
+
+    owner = place == "client" ? { client: project.client } : { project: project }
+    digest = place == "here" ? row[:key] : row[:all_key]
+    create_or_find_by!(**owner, digest: digest) do |stand|
+      stand.assign_attributes(segment: place == "here" ? row[:segment] : nil, user: by, author: by.name,
+        code: row["code"], message: row["message"], reason: reason)
+    end
+  end
 
   # By what a finding of a segment is told again: another wording of source or target is another one.
   def self.digest_of(segment, finding)
@@ -12,4 +34,10 @@ class LetStand < ApplicationRecord
 
   # By what all like it are told: the same check says the same of them.
   def self.digest_of_all(finding) = Digest::SHA256.hexdigest([finding["code"], finding["message"]].join("\0"))
+
+  def place
+    return "client" if client_id
+
+    segment_id ? "here" : "project"
+  end
 end

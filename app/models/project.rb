@@ -6,6 +6,7 @@ class Project < ApplicationRecord
   include Project::Templates
   include Project::Terms
   include Project::Spelling
+  include Project::Checks
 
   belongs_to :user
   belongs_to :client, optional: true
@@ -23,7 +24,6 @@ class Project < ApplicationRecord
   has_many :memories, through: :attachments
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :notes, dependent: :delete_all
-  has_many :let_stands, dependent: :delete_all
   has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
   has_many_attached :reference_files

@@ -2,7 +2,7 @@
 # back from there at any later time; what was translated since stays with its text.
 class ProjectAct < ApplicationRecord
   KINDS = %w[rules settings split join version put-back file-in file-out pretranslation replacement
-             fixes].freeze
+             fixes unified].freeze
 
   belongs_to :project
   belongs_to :user, optional: true
@@ -48,6 +48,7 @@ class ProjectAct < ApplicationRecord
     when "pretranslation" then Pretranslation.new(self).undo(by: by)
     when "replacement" then Replacement.undo(self, by: by)
     when "fixes" then Project::Fixing.undo(self, by: by)
+    when "unified" then Project::Unifying.undo(self, by: by)
     end
   end
 

@@ -7,6 +7,7 @@ class Segment < ApplicationRecord
 
   belongs_to :document
   belongs_to :project
+  has_one :checked, class_name: "CheckedSegment", dependent: nil, inverse_of: :segment
   has_many :versions, -> { order(:id) }, dependent: :delete_all, inverse_of: :segment
 
   validates :state, inclusion: { in: STATES }

@@ -3,7 +3,8 @@ module SharedOut
   PROGRAM = Rails.root.join("bin/share-work").to_s
   LOG = Rails.root.join("log/share-work.log").to_s
   # What can be shared out: classes that answer share(asked), asked being a Hash with "turn" and "count".
-  WORKS = { "bands" => "Report::Matching", "targets" => "Pretranslation::Search" }.freeze
+  WORKS = { "bands" => "Report::Matching", "targets" => "Pretranslation::Search",
+            "checks" => "Project::Looking" }.freeze
 
   class << self
     def cores = Etc.nprocessors

@@ -5,7 +5,8 @@ class ClientPageResource < ApplicationResource
   typelize on_open: "OnOpen | null", people: "Person[]", subjects: "string[]", never_used: "string[]",
     never_translated: "string[]"
   typelize memories: "StandingMemory[]", termbases: "AttachedTermbase[]"
-  typelize work: "ClientWork", has_logo: "boolean", has_rules: "boolean"
+  typelize work: "ClientWork", has_logo: "boolean", has_rules: "boolean",
+    has_checks: "boolean"
 
   attributes :id,
     :name,
@@ -25,6 +26,7 @@ class ClientPageResource < ApplicationResource
     :on_open
   attribute(:has_logo) { |client| client.logo.attached? }
   attribute(:has_rules) { |client| client.rules.present? }
+  attribute(:has_checks) { |client| client.check_profile.present? }
   attribute(:memories) do |client|
     known = client.user.memories.present.where(id: client.memories.pluck("memory_id")).index_by(&:id)
     client.memories.filter_map do |row|

@@ -3,19 +3,21 @@ module FindingRow
   def self.of(row)
     segment, stands = row[:segment], row[:stands]
     {
-      **row.slice("code", "level", "message", "source", "target", "fix"),
+      **row.slice("code", "level", "message", "source", "target", "fix", "other"),
       key: row[:key], segment_id: segment.id, number: segment.position,
-      file: segment.document.name, state: segment.state, source_text: segment.source_content.text,
-      target_text: segment.target_content.text, group: group_of(row["code"]),
+      file: segment.document.name, state: segment.state, source_written: segment.source,
+      target_written: segment.target, codes: segment.codes, group: group_of(row["code"]),
       stands: stands && stands_of(stands)
     }
   end
 
   def self.stands_of(stands)
-    { **stands.slice(:id, :reason, :author), all: stands.segment_id.nil? }
+    { **stands.slice(:id, :reason, :author, :created_at), place: stands.place }
   end
 
   def self.group_of(code)
+    return "own" if code == "own"
+
     Glossema::Checks.all.find { |kind| kind.code == code }&.group || "consistency"
   end
   private_class_method :group_of, :stands_of

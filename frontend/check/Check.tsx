@@ -2,23 +2,25 @@
 // way to let it stand.
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useParams } from 'react-router'
+import { Link, useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import type { Project } from '../shared/types'
 import { useProject } from '../shared/useProject'
-import { EVERYTHING, Facets, fits, type Choice } from './Facets'
-import { FindingItem } from './FindingItem'
-import { useFindings, type Findings } from './queries'
-import { useMending } from './useMending'
-import { useWalking } from './useWalking'
+import { EVERYTHING, fits, inOrder, type Choice, type Order } from './choice'
+import { Facets } from './list/Facets'
+import { FindingList } from './list/FindingList'
+import { Looking } from './list/Looking'
+import { Orders } from './list/Orders'
+import { useMending } from './list/useMending'
+import { reportFile, useFindings, type Findings } from './queries'
 import './check.css'
 
 export function Check() {
   const id = Number(useParams().id)
   const project = useProject(id)
   const found = useFindings(id)
-  if (project.data && found.data) return <Found project={project.data} {...found.data} />
+  if (project.data && found.data) return <Found project={project.data} found={found.data} />
   const error = project.error ?? found.error
   const again = () => {
     void project.refetch()
@@ -27,40 +29,47 @@ export function Check() {
   return <Frame project={project.data}>{error ? <Failure error={error} again={again} /> : <Waiting />}</Frame>
 }
 
-function Found({ project, findings, checked }: Findings & { project: Project }) {
+function Found({ project, found }: { project: Project; found: Findings }) {
   const { t } = useTranslation()
   const [choice, setChoice] = useState<Choice>(EVERYTHING)
-  const shown = findings.filter((finding) => fits(finding, choice))
+  const [order, setOrder] = useState<Order>('text')
+  const shown = inOrder(
+    found.findings.filter((finding) => fits(finding, choice)),
+    order,
+  )
   const mending = useMending(project.id)
-  const { list, onKeyDown } = useWalking(shown, mending)
   const certain = shown.filter((finding) => finding.fix && !finding.stands)
   return (
     <Frame project={project}>
       <div className="check">
-        <Facets {...{ findings, checked, choice }} onChoose={setChoice} />
+        <Facets {...{ found, choice }} project={project} onChoose={setChoice} />
         <section aria-label={t('check.title')}>
           <header>
             <div>
               <h1>{t('check.title')}</h1>
-              <p className="small quiet">{t('check.count', { count: shown.length })}</p>
+              <p className="small quiet" role="status">
+                {t('check.count', { count: shown.length })} <Orders order={order} onOrder={setOrder} />
+              </p>
             </div>
-            {certain.length > 0 && (
-              <button type="button" className="link" onClick={() => mending.putRight(certain)}>
-                {t('check.allCertain', { count: certain.length })}
-              </button>
-            )}
+            <p className="outs">
+              {certain.length > 0 && (
+                <button type="button" className="link" onClick={() => mending.putRight(certain)}>
+                  {t('check.allCertain', { count: certain.length })}
+                </button>
+              )}
+              <a className="quiet-link" href={reportFile(project.id)} download>
+                XLSX
+              </a>
+              <Link className="quiet-link" to={`/projects/${project.id}/check/report`}>
+                {t('check.print')}
+              </Link>
+            </p>
           </header>
-          {shown.length === 0 && <p className="quiet">{t(checked ? 'check.nothing' : 'check.nothingYet')}</p>}
-          <ol ref={list} className="findings">
-            {shown.map((finding, index) => (
-              <FindingItem
-                key={`${finding.key} ${index}`}
-                {...{ finding, project, mending }}
-                first={index === 0}
-                onKeyDown={onKeyDown}
-              />
-            ))}
-          </ol>
+          <Looking project={project.id} found={found} />
+          {shown.length === 0 && found.left === 0 && (
+            <p className="quiet">{t(found.checked ? 'check.nothing' : 'check.nothingYet')}</p>
+          )}
+          <FindingList {...{ shown, project, mending, order }} />
         </section>
       </div>
     </Frame>

@@ -4,31 +4,50 @@ import { useCallback } from 'react'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { State } from '../shared/types'
+import type { Code, Segment, State } from '../shared/types'
+
+export type Level = 'must-fix' | 'look'
+export type StandPlace = 'here' | 'project' | 'client'
+export type Span = [number, number]
 
 export interface Finding {
   code: string
-  level: 'must-fix' | 'look'
+  level: Level
   message: string
-  source: [number, number][]
-  target: [number, number][]
+  source: Span[]
+  target: Span[]
   fix: string | null
+  // The segment it names, of those seen across the text.
+  other: number | null
   key: string
   segment_id: number
   number: number
   file: string
   state: State
-  source_text: string
-  target_text: string
+  source_written: string
+  target_written: string
+  codes: Code[]
   group: string
-  stands: { id: number; reason: string; author: string; all: boolean } | null
+  stands: { id: number; reason: string; author: string; created_at: string; place: StandPlace } | null
+}
+// A look at the whole text that is going on.
+export interface Run {
+  done: number
+  total: number
 }
 export interface Findings {
   findings: Finding[]
   checked: number
+  left: number
+  untranslated: number
+  run: Run | null
+  profile: 'project' | 'client' | 'default'
+  client: string | null
+  // Checks of hers that took too long.
+  given_up: string[]
 }
 
-const NEWS = ['segments', 'recut', 'terms']
+const NEWS = ['segments', 'recut', 'terms', 'checked']
 
 export function useFindings(project: number) {
   const refresh = useRefreshFindings(project)
@@ -47,12 +66,30 @@ export function useRefreshFindings(project: number) {
   return useCallback(() => cache.invalidateQueries({ queryKey: keys.findings(project) }), [cache, project])
 }
 
+interface Done {
+  act: number
+  changed: number
+}
+export type Unify = 'here' | 'there' | 'everywhere'
+
 export const putRight = (project: number, wanted: string[]) =>
-  api.patch<{ act: number; changed: number }>(`/projects/${project}/findings`, { keys: wanted })
+  api.patch<Done>(`/projects/${project}/findings`, { keys: wanted })
+export const unify = (project: number, key: string, way: Unify) =>
+  api.post<Done>(`/projects/${project}/unifications`, { key, way })
+export const takeBack = (project: number, act: number) => api.delete(`/projects/${project}/acts/${act}`)
 
-export const takeBackFixes = (project: number, act: number) => api.delete(`/projects/${project}/acts/${act}`)
-
-export const letStand = (project: number, fields: { key: string; all?: boolean; reason: string }) =>
+export const letStand = (project: number, fields: { key: string; place: StandPlace; reason: string }) =>
   api.post<{ id: number }>(`/projects/${project}/let_stands`, fields)
-
 export const standNoMore = (id: number) => api.delete(`/let_stands/${id}`)
+
+export const lookAtAll = (project: number) => api.post(`/projects/${project}/check_run`)
+export const stopLooking = (project: number) => api.delete(`/projects/${project}/check_run`)
+
+export const reportFile = (project: number) => `/api/projects/${project}/check_report`
+
+export const useSegment = (id: number) =>
+  useQuery({
+    queryKey: keys.segment(id),
+    queryFn: async () => (await api.get<{ segment: Segment }>(`/segments/${id}`)).segment,
+    gcTime: 0,
+  })

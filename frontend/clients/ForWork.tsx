@@ -59,6 +59,11 @@ export function ForWork({ client, change }: { client: ClientPage; change: Change
             {t(client.has_rules ? 'clients.ownRules' : 'clients.noRules')}
           </Link>
         </Row>
+        <Row label={t('clients.checks')}>
+          <Link className="plain-link" to={`/clients/${client.id}/checks`}>
+            {t(client.has_checks ? 'clients.ownChecks' : 'clients.usualChecks')}
+          </Link>
+        </Row>
         <Row label={t('clients.machine')}>
           <Checkbox checked={client.machine} onChange={(event) => change({ machine: event.target.checked })}>
             {t('clients.mayMachine')}

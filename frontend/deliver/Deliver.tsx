@@ -43,7 +43,8 @@ export function Deliver() {
       await deliveries.refetch()
       history.current?.scrollIntoView({ block: 'nearest' })
     })
-  const ready = Object.keys(readiness.data.items).length === 0
+  const { items, unchecked } = readiness.data
+  const ready = Object.keys(items).length === 0 && unchecked === 0
   const label = t(ready ? 'deliver.make' : 'deliver.makeAnyway')
   return (
     <Frame project={project.data} words={progressOf(readiness.data)}>

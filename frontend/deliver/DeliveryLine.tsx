@@ -12,8 +12,16 @@ export function DeliveryLine({ delivery }: { delivery: Delivery }) {
     t(`deliver.left${capital(name)}`, { count: item.count }),
   )
   const date = `${fullDate(delivery.created_at)}, ${time(delivery.created_at)}`
+  const { checks } = delivery
+  const checked = checks && {
+    must: number(checks['must-fix']),
+    look: number(checks.look),
+    stands: number(checks.stands),
+  }
   const about = [
     t('deliver.by', { date, author: delivery.author }),
+    checked ? t('deliver.checkedThen', checked) : '',
+    checks?.left ? t('deliver.uncheckedThen', { count: checks.left }) : '',
     unfinished.length ? t('deliver.unfinishedThen', { list: unfinished.join(', ') }) : '',
     delivery.learned ? t('deliver.learned', { count: delivery.learned }) : '',
   ]

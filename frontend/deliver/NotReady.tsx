@@ -15,6 +15,14 @@ export function NotReady({ readiness, project }: Props) {
   return (
     <>
       <h2>{t('deliver.not')}</h2>
+      {readiness.unchecked > 0 && (
+        <p>
+          {t('deliver.unchecked', { count: readiness.unchecked })}{' '}
+          <Link className="link" to={`/projects/${project.id}/check`}>
+            {t('deliver.checkNow')}
+          </Link>
+        </p>
+      )}
       <ul className="lines">
         {Object.entries(readiness.items).map(([name, item]) => (
           <li key={name}>

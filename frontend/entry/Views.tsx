@@ -1,6 +1,10 @@
 // An address for every view.
 import { Navigate, Route, Routes } from 'react-router'
+import { Alike } from '../check/alike/Alike'
 import { Check } from '../check/Check'
+import { CheckProfile } from '../check/profile/CheckProfile'
+import { CheckReport } from '../check/report/CheckReport'
+import { Words } from '../check/words/Words'
 import { Today } from '../today/Today'
 import { Clients } from '../clients/Clients'
 import { Client } from '../clients/Client'
@@ -47,6 +51,11 @@ export const Views = () => (
     <Route path="/projects/:id/count" element={<Count />} />
     <Route path="/projects/:id/translate" element={<Translate />} />
     <Route path="/projects/:id/check" element={<Check />} />
+    <Route path="/projects/:id/check/words" element={<Words />} />
+    <Route path="/projects/:id/check/alike" element={<Alike />} />
+    <Route path="/projects/:id/check/profile" element={<CheckProfile />} />
+    <Route path="/projects/:id/check/report" element={<CheckReport />} />
+    <Route path="/clients/:client/checks" element={<CheckProfile />} />
     <Route path="/projects/:id/questions" element={<Questions />} />
     <Route path="/projects/:id/deliver" element={<Deliver />} />
     <Route path="*" element={<Navigate to="/" replace />} />

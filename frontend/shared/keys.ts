@@ -17,6 +17,7 @@ export const OUR_KEYS = {
   sheet: 'Alt+K',
   fix: 'Alt+F',
   letStand: 'Alt+Backspace',
+  toText: 'Alt+G',
   takeWords: 'Alt+Shift+Enter',
   past: 'Alt+H',
   clear: 'Alt+Delete',
@@ -71,7 +72,7 @@ export const GROUPS: Record<string, Command[]> = {
   ],
   offered: ['nextProposal', 'previousProposal', 'takeProposal', 'takeWords', 'addTerm'],
   beside: ['companion', 'apartWindow', 'lookUp', 'entry', 'past', 'note'],
-  check: ['fix', 'letStand'],
+  check: ['fix', 'letStand', 'toText'],
   whole: ['palette', 'sheet'],
 }
 

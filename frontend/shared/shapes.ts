@@ -95,6 +95,7 @@ export type ProjectActKind =
   | 'pretranslation'
   | 'replacement'
   | 'fixes'
+  | 'unified'
 
 export type State = 'untouched' | 'draft' | 'translated' | 'reviewed' | 'final'
 
@@ -299,6 +300,16 @@ export interface Place {
 export interface Readiness {
   items: Record<string, { count: number; words: number; places: Place[] }>
   words: Partial<Record<State, number>>
+  // Segments the checks have not looked at.
+  unchecked: number
+}
+// What the checks said of a delivery.
+export interface Checked {
+  'must-fix': number
+  look: number
+  stands: number
+  left: number
+  profile: 'project' | 'client' | 'default'
 }
 
 export type ProjectKind = 'project' | 'template' | 'quick'

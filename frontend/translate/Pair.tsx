@@ -6,6 +6,7 @@ import { originText } from '../shared/origin'
 import { Moon } from '../shared/parts/Moon'
 import type { Project, Segment } from '../shared/types'
 import { Written } from '../shared/Written'
+import { FoundMark } from './FoundMark'
 import { Here } from './Here'
 import { useNoted } from './noted'
 import { Place } from './Place'
@@ -30,6 +31,7 @@ export const Pair = memo(function Pair({ segment, project, index, begins, file, 
       <span className="gutter">
         <span>{segment.position}</span>
         <Moon state={segment.state} />
+        <FoundMark segment={segment.id} />
       </span>
       <span className="words">
         {file && <span className="file-begins">{file}</span>}

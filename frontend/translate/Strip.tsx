@@ -1,9 +1,11 @@
-// The strip: the whole text as a narrow map. Ink by state, a bracket for what is in view.
+// The strip: the whole text as a narrow map. Ink by state, a notch where
+// there is a finding, a bracket for what is in view.
 import { memo, useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../shared/content'
 import type { Segment } from '../shared/types'
 import { drawStrip, STEP } from './drawStrip'
+import type { Marks } from './marks'
 
 interface Props {
   segments: Segment[]
@@ -16,11 +18,12 @@ interface Props {
   // How many are done.
   done: number
   mode: string
+  marks: Marks
   onGo: (index: number) => void
 }
 
 export const Strip = memo(function Strip(props: Props) {
-  const { segments, order, inked, from, to, open, done, mode, onGo } = props
+  const { segments, order, inked, from, to, open, done, mode, marks, onGo } = props
   const { t } = useTranslation()
   const latest = useRef(segments)
   latest.current = segments
@@ -31,14 +34,14 @@ export const Strip = memo(function Strip(props: Props) {
     const element = canvas.current
     if (!element) return
     const draw = () => {
-      drawStrip(element, latest.current)
+      drawStrip(element, latest.current, marks)
       setHigh(element.clientHeight)
     }
     draw()
     const watcher = new ResizeObserver(draw)
     watcher.observe(element)
     return () => watcher.disconnect()
-  }, [order, inked, mode])
+  }, [order, inked, mode, marks])
 
   const scale = segments.length ? Math.min(STEP, high / segments.length) : 0
   const at = (event: React.MouseEvent<HTMLCanvasElement>) => {

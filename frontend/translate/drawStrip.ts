@@ -1,6 +1,7 @@
 // The strip drawn: a line for each segment, or for a group of them, with ink by state; a notch where she is to
-// come back, a line across where a file ends.
+// come back, one at the other edge where there is a finding, a line across where a file ends.
 import type { Segment } from '../shared/types'
+import type { Marks } from './marks'
 import { isUnfinished } from './store'
 
 // How high a segment is drawn at most, in pixels; from where on each has a line of its own.
@@ -25,7 +26,7 @@ interface Drawing {
   inset: number
 }
 
-export function drawStrip(canvas: HTMLCanvasElement, segments: Segment[]) {
+export function drawStrip(canvas: HTMLCanvasElement, segments: Segment[], marks: Marks) {
   const ratio = window.devicePixelRatio || 1
   const { clientWidth: width, clientHeight: height } = canvas
   canvas.width = width * ratio
@@ -38,6 +39,7 @@ export function drawStrip(canvas: HTMLCanvasElement, segments: Segment[]) {
   if (scale >= OWN_LINE) drawEach(drawing, scale)
   else drawGroups(drawing)
   drawMarks(drawing, scale)
+  drawFindings(drawing, scale, marks)
   drawBorders(drawing, scale)
 }
 
@@ -88,6 +90,17 @@ function drawMarks({ pen, segments, width, inset }: Drawing, scale: number) {
     pen.lineTo(width - 1, index * scale - 2)
     pen.lineTo(width - 1, index * scale + 4)
     pen.fill()
+  })
+}
+
+// At the other edge than what she is to come back to.
+function drawFindings({ pen, segments, inset }: Drawing, scale: number, marks: Marks) {
+  const shades = { 'must-fix': ink('--alarm'), look: ink('--ink4') }
+  segments.forEach(({ id }, index) => {
+    const mark = marks.get(id)
+    if (!mark) return
+    pen.fillStyle = shades[mark]
+    pen.fillRect(1, index * scale, inset - 3, Math.max(2, scale - LINE))
   })
 }
 

@@ -144,6 +144,10 @@ export const useSegmentFindings = (segment: Segment) =>
     placeholderData: (old) => old,
   })
 
+// What the checks find in a text that is not on the server yet.
+export const findingsIn = async (segment: number, target: string) =>
+  (await api.post<{ findings: SegmentFinding[] }>(`/segments/${segment}/findings`, { target })).findings
+
 export interface Asked {
   text: string
   side: string

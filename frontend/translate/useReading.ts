@@ -4,6 +4,7 @@ import type { Project } from '../shared/types'
 import type { Act } from '../shared/useAct'
 import type { CardHandle } from './card/cardHandle'
 import { useCompanion } from './companion/useCompanion'
+import { useMarks } from './marks'
 import { useNotedSegments } from './noted'
 import type { Listing } from './queries'
 import { isUnfinished, type Store } from './store'
@@ -30,7 +31,8 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
   const card = useRef<CardHandle>(null)
   const scroll = useRef<HTMLDivElement>(null)
   const noted = useNotedSegments(project.id)
-  const shown = useShown(store, revision, noted)
+  const marks = useMarks(project.id, store.inked)
+  const shown = useShown(store, revision, { noted, marks })
   const opening = useOpen(scroll, shown.order, shown.segments)
   const { open, rows } = opening
   const { nextUnfinished, nextMarked, goTo } = useGoing({ project, store, shown, opening, hash, say })
@@ -75,7 +77,7 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
   const segment = open === null ? null : (store.byId.get(open) ?? null)
   const firstShown = shown.segments[rows.range?.startIndex ?? 0]
   const current = segment?.document_id ?? firstShown?.document_id ?? listing.documents[0]?.id
-  const seen = { wordsLeft, segment, current, files, progress, noted, others }
+  const seen = { wordsLeft, segment, current, files, progress, noted, others, marks }
   const moving = { opening, goTo, nextUnfinished }
   return {
     ...seen,

@@ -4,6 +4,7 @@ import type { Segment } from '../shared/types'
 import type { Only } from './companion/TermPlaces'
 import { ANYTHING, fitting } from './filter/conditions'
 import { useFound } from './filter/useFound'
+import type { Marks } from './marks'
 import type { Noted } from './noted'
 import { isUnfinished, type Store } from './store'
 
@@ -17,7 +18,7 @@ const FITS: Record<Filter, (segment: Segment) => boolean> = {
   marked: (segment) => segment.marked,
 }
 
-export function useShown(store: Store, revision: number, noted: Noted) {
+export function useShown(store: Store, revision: number, known: { noted: Noted; marks: Marks }) {
   const [filter, setFilter] = useState<Filter>('everything')
   const [file, setFile] = useState(ALL_FILES)
   // Certain segments alone, by a name.
@@ -27,7 +28,7 @@ export function useShown(store: Store, revision: number, noted: Noted) {
   // Decided when the filter is set, so that a row does not vanish under the hand.
   const order = useMemo(
     () =>
-      fitting(store.segments, conditions, { noted, found })
+      fitting(store.segments, conditions, { ...known, found })
         .filter(
           (segment) =>
             (file === ALL_FILES || segment.document_id === Number(file)) &&

@@ -111,7 +111,8 @@ end
 
 RSpec.configure do |config|
   config.include Browsing, type: :system
-  config.example_status_persistence_file_path = Rails.root.join("tmp/test#{ENV["TEST_ENV_NUMBER"]}/examples.txt")
+  config.example_status_persistence_file_path =
+    Rails.root.join("tmp/test#{ENV.fetch("TEST_ENV_NUMBER", "")}/examples.txt")
   # Processes of their own see what a spec made: nothing of it stands in a transaction.
   config.include(
     Module.new { def self.included(group) = group.use_transactional_tests = false },

@@ -18,36 +18,62 @@ RSpec.describe "Check" do
 
   def messages = all(".findings .message").map { |one| one.text.tr("\n", " ") }
 
-  it "shows what and where, narrows by kind, and leads to the text" do
+  def walk_to(index)
+    page.execute_script("document.querySelectorAll('.findings .finding')[#{index}].focus()")
+  end
+
+  it "shows what and where, narrows by several conditions, orders, and leads to the text" do
     expect(messages).to eq(["must fix: 12 became 13.", "have a look: “la” stands there twice.",
                             "have a look: There are two spaces in a row."])
-    expect(page).to have_css(".findings .must-fix .target mark", text: "13")
+    expect(page).to have_css(".must-fix .finding .target mark", text: "13")
     expect(faults).to eq([])
     click_button "spaces 1"
-    expect(page).to have_css(".findings li", count: 1, text: "two spaces")
-    find(".findings a.plain").click
-    expect(page).to have_css(".card .gutter", text: "3")
+    expect(page).to have_css(".findings > li", count: 1, text: "two spaces")
+    click_button "must fix 0"
+    expect(page).to have_css(".findings > li", count: 0)
+    click_button "everything 3"
+    click_button "by kind"
+    expect(page).to have_css(".findings .heading h2", text: "letters and words")
+    walk_to(1)
+    press(:alt, "g")
+    expect(page).to have_css(".card .gutter", text: "2")
   end
 
   it "tells of the open segment beside the text too, and puts right there" do
     visit "/projects/#{project.id}/translate##{segments[1].id}"
+    expect(page).to have_css(".card .foot", text: "have a look: “la” stands there twice.")
     find("[role=tab]", text: "Findings").click
     expect(page).to have_css(".segment-findings li", text: "“la” stands there twice.")
     click_button "Put right"
-    expect(page).to have_text("Nothing to find in this segment.").or have_text("This is not confirmed yet.")
+    expect(page).to have_text("Nothing to find in this segment.")
     expect(written).to eq("Oliare la catena.")
   end
 
+  it "marks the text, narrows it to what has findings, and warns when something is confirmed" do
+    visit "/projects/#{project.id}/translate##{segments[3].id}"
+    expect(page).to have_css(".pair .found-mark.must-fix", count: 1)
+    expect(page).to have_css(".pair .found-mark.look", count: 2)
+    click_button "Narrow the text"
+    find(".filter label", text: "with something that must be fixed").click
+    expect(page).to have_button("Narrow the text: with something that must be fixed")
+    press(:escape)
+    expect(page).to have_no_css(".filter")
+    expect(page).to have_css(".row", count: 1, text: "It weighs 12 kg.")
+    find(".row .pair").click
+    press(:control, :enter)
+    expect(page).to have_text("1: 12 became 13.")
+  end
+
   it "puts right by key, or all that is certain, each with a way back" do
-    page.execute_script("document.querySelector('.findings a.plain').focus()")
+    walk_to(0)
     press(:arrow_down)
     press(:alt, "f")
-    expect(page).to have_css(".findings li", count: 2)
+    expect(page).to have_css(".findings > li", count: 2)
     eventually { expect(on_disk(segments[1]).target).to eq("Oliare la catena.") }
     click_button "Undo"
-    expect(page).to have_css(".findings li", count: 3)
+    expect(page).to have_css(".findings > li", count: 3)
     click_button "Put right what is certain (2)"
-    expect(page).to have_css(".findings li", count: 1)
+    expect(page).to have_css(".findings > li", count: 1)
     eventually do
       expect(on_disk(segments[2])).to have_attributes(target: "Fermarsi subito.", state: "translated")
     end
@@ -55,15 +81,133 @@ RSpec.describe "Check" do
     eventually { expect(on_disk(segments[2]).target).to eq("Fermarsi  subito.") }
   end
 
-  it "lets one stand by key, set apart, and looks at it again" do
-    page.execute_script("document.querySelector('.findings a.plain').focus()")
+  it "is written in where it stands, and goes once its cause does" do
+    walk_to(0)
+    press(:enter)
+    expect(page).to have_css(".findings .card [role=textbox]", text: "Pesa 13 kg.")
+    expect(faults).to eq([])
+    press(:control, "a")
+    type("Pesa 12 kg.")
+    expect(page).to have_css(".findings > li", count: 3)
+    press(:control, :enter)
+    expect(page).to have_css(".findings > li", count: 2)
+    expect(on_disk(segments[0])).to have_attributes(target: "Pesa 12 kg.", state: "translated")
+    expect(page.evaluate_script("document.activeElement.className")).to include("finding")
+  end
+
+  it "goes when its cause is put right elsewhere" do
+    segments[1].reload.confirm("Oliare la catena.", origin: { "kind" => "typed" }, by: user)
+    project.announce("segments", segments: [])
+    expect(page).to have_css(".findings > li", count: 2)
+  end
+
+  it "lets one stand by key with a reason, set apart, and looks at it again when the text changes" do
+    walk_to(0)
     press(:alt, :backspace)
-    expect(page).to have_css(".findings li", count: 2)
+    expect(page).to have_css(".stand-form")
+    expect(faults).to eq([])
+    type("as the client printed it")
+    press(:enter)
+    expect(page).to have_css(".findings > li", count: 2)
     click_button "let stand 1"
-    expect(page).to have_css(".findings li", text: "let stand by #{user.name}")
+    expect(page).to have_css(".findings > li", text: "let stand here by #{user.name}")
+    expect(page).to have_css(".findings > li", text: "as the client printed it")
     click_button "Look at it again"
-    expect(page).to have_css(".findings li", count: 0)
-    click_button "everything, in text order 3"
-    expect(page).to have_css(".findings li", count: 3)
+    expect(page).to have_css(".findings > li", count: 0)
+    click_button "everything 3"
+    expect(page).to have_css(".findings > li", count: 3)
+    walk_to(0)
+    press(:alt, :backspace)
+    press(:enter)
+    expect(page).to have_css(".findings > li", count: 2)
+    segments[0].reload.confirm("Pesa 14 kg.", origin: { "kind" => "typed" }, by: user)
+    project.announce("segments", segments: [])
+    expect(page).to have_css(".findings > li", text: "12 became 14.")
+  end
+
+  it "makes one wording of two" do
+    other = make_project(user, "Oil the chain.\n\nOil the chain.", name: "c.txt")
+    one, two = other.segments.order(:position).to_a
+    one.confirm("Oliare la catena.", origin: { "kind" => "typed" }, by: user)
+    two.reload.confirm("Lubrificare la catena.", origin: { "kind" => "typed" }, by: user)
+    visit "/projects/#{other.id}/check"
+    expect(page).to have_css(".findings > li", count: 2, text: "Translated otherwise at")
+    first(:button, "use this there").click
+    expect(page).to have_css(".findings > li", count: 0)
+    expect(on_disk(two)).to have_attributes(target: "Oliare la catena.", state: "translated")
+    click_button "Undo"
+    expect(page).to have_css(".findings > li", count: 2)
+  end
+
+  it "lists words that no dictionary knows, corrects one everywhere and keeps one as right" do
+    segments[3].reload.confirm("Montare il xyzzy e la catenna.", origin: { "kind" => "typed" }, by: user)
+    visit "/projects/#{project.id}/check/words"
+    expect(page).to have_text("2 words in 2 places")
+    find(".words > li", text: /\Axyzzy/).click_button("one of my words")
+    expect(page).to have_text("One word in one place")
+    find(".words .word", text: "catenna").click
+    expect(page).to have_css(".correcting .suggestion")
+    expect(faults).to eq([])
+    fill_in "Correct “catenna” to", with: "catena"
+    click_button "Correct everywhere"
+    expect(page).to have_text("Every word is in the dictionary")
+    expect(on_disk(segments[3]).target).to eq("Montare il xyzzy e la catena.")
+    click_button "Undo"
+    eventually { expect(on_disk(segments[3]).target).to eq("Montare il xyzzy e la catenna.") }
+  end
+
+  it "lays near twins beside each other, to be written in there" do
+    long = "Check the pressure of the front tyre before every long ride."
+    other = make_project(user, "#{long}\n\n#{long.sub("front", "rear")}", name: "t.txt")
+    texts = ["Controllare la pressione della gomma.", "Prima di ogni uscita vedere la gomma."]
+    texts.zip(other.segments.order(:position)) do |text, one|
+      one.reload.confirm(text, origin: { "kind" => "typed" }, by: user)
+    end
+    visit "/projects/#{other.id}/check/alike"
+    expect(page).to have_css(".twins li .source mark", text: "front")
+    expect(page).to have_css(".twins li .source mark", text: "rear")
+    expect(faults).to eq([])
+    all(".twins .side").last.click
+    expect(page).to have_css(".card [role=textbox]")
+  end
+
+  it "keeps a profile with a rule of her own, tried as she types" do
+    click_link "the usual checks"
+    expect(page).to have_text("These are the usual checks.")
+    click_button "Add a check"
+    fill_in "Name", with: "Infinitive"
+    fill_in "Expression for the target", with: "^Ferm"
+    fill_in "What it says", with: "not so"
+    expect(page).to have_text("It finds one place in this project.")
+    fill_in "A translation", with: "Fermarsi"
+    expect(page).to have_text("It finds something here.")
+    expect(faults).to eq([])
+    fill_in "Expression for the target", with: "("
+    expect(page).to have_css("[role=alert]", text: "expression that cannot be one")
+    fill_in "Expression for the target", with: "^Ferm"
+    click_button "Keep for this project"
+    expect(page).to have_text("This project has a profile of its own.")
+    click_link "Findings"
+    expect(page).to have_css(".findings > li", text: "Infinitive: not so")
+    expect(page).to have_link("this project’s profile")
+  end
+
+  it "prints what is open and what stands, and Deliver asks for it" do
+    click_link "print"
+    expect(page).to have_css(".check-report li", count: 3)
+    expect(faults).to eq([])
+    visit "/projects/#{project.id}/deliver"
+    expect(page).to have_text("one segment holds something that must be fixed")
+    expect(faults).to eq([])
+    click_button "Deliver all the same"
+    expect(page).to have_text("checked: 1 must fix, 2 have a look, 0 let stand")
+  end
+
+  it "looks at a long text in the background" do
+    stub_const("Project::Looking::FEW", 1)
+    CheckedSegment.delete_all
+    visit "/projects/#{project.id}/check"
+    expect(page).to have_css(".findings > li", count: 3)
+    expect(page).to have_text("4 segments checked")
   end
 end

@@ -2,9 +2,13 @@
 module Api
   class FindingsController < BaseController
     def index
-      checking = Project::Checking.new(project)
-      rows = checking.findings.map { |row| FindingRow.of(row) }
-      render json: { findings: rows, checked: checking.segments.size }
+      looking = Project::Looking.new(project)
+      left = looking.look_at_few
+      rows = Project::Checking.new(project).findings.map { |row| FindingRow.of(row) }
+      render json: { findings: rows, left: left, checked: looking.translated.count - left,
+                     untranslated: project.segments.where(target: "").count, run: project.check_run,
+                     profile: CheckProfile.new(project).from, client: project.client&.name,
+                     given_up: project.checker.given_up }
     end
 
     # params: keys: of findings whose fix is put in.

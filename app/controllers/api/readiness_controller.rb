@@ -1,6 +1,10 @@
 # What is not done yet before a delivery.
 module Api
   class ReadinessController < BaseController
-    def show = render(json: { items: Project::Readiness.new(project).items, words: project.words_by_state })
+    def show
+      left = Project::Looking.new(project).look_at_few
+      render json: { items: Project::Readiness.new(project).items, words: project.words_by_state,
+                     unchecked: left }
+    end
   end
 end

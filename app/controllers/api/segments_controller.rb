@@ -8,6 +8,11 @@ module Api
       render json: %({"documents":#{JSON.generate(documents)},"segments":#{SegmentResource.listing(scope)}})
     end
 
+    def show
+      segment = Segment.where(project: current_user.projects).find(params[:id])
+      render json: { segment: SegmentResource.new(segment).to_h }
+    end
+
     # params: target, origin, confirm, marked, exempt; undone, when it is back as it was confirmed; base, the
     # version that was written on: when another is there now, nothing is changed and both are answered.
     def update

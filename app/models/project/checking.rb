@@ -1,33 +1,38 @@
-# The findings of a project: each segment is looked at again only when it has changed, or what it is checked
-# against.
+# The findings of a project, in text order, with what was let stand.
 class Project::Checking
-  # Raised when checks find other things than before.
-  VERSION = 1
-  BATCH = 500
-
   def initialize(project)
-    @project = project
+    @project, @looking = project, Project::Looking.new(project)
   end
 
-  # [{segment, "code", "level", "message", "source", "target", "fix", key:, all_key:, stands: LetStand or nil}
-  # …] in text order.
+  # [{segment, "code", "level", "message", "source", "target", "fix", "other", key:, all_key:, stands:
+  # LetStand or nil} …] of all that was looked at.
   def findings
-    found = kept
-    across = across(segments)
-    stands = @project.let_stands.index_by(&:digest)
-    segments.flat_map do |segment|
-      own = found.fetch(segment.id, []) + across.fetch(segment.id, []).map { |one| told(one) }
-      own.map { |finding| row(segment, finding, stands) }
+    found = own
+    found.merge!(across) { |_, one, other| one + other }
+    stands = LetStand.of(@project).index_by(&:digest)
+    in_text_order(found.keys).flat_map do |segment|
+      found[segment.id].map { |finding| row(segment, finding, stands) }
     end
   end
 
-  # Findings of one segment, as it reads now.
-  def of(segment) = checker.findings(pair(segment)).map { |finding| told(finding) }
+  # {segment id => the worst level of what is not let stand}
+  def marks
+    open = findings.reject { |row| row[:stands] }
+    open.group_by { |row| row[:segment].id }
+      .transform_values { |rows| Glossema::Checks::LEVELS.find { |level| rows.any? { |row| row["level"] == level } } }
+  end
 
-  # The segments that have a translation, in text order.
-  def segments
-    @segments ||= @project.segments.joins(:document).where.not(target: "")
-      .where(documents: { role: "current" }).order("documents.position", :position).includes(:document).to_a
+  # How many of each level are open, and how many are let stand: {"must-fix", "look", "stands"}.
+  def summary
+    stands, open = findings.partition { |row| row[:stands] }
+    { **Glossema::Checks::LEVELS.to_h { |level| [level, open.count { |row| row["level"] == level }] },
+      "stands" => stands.size }
+  end
+
+  # Findings of one segment, as it reads now, or with another target (Content).
+  def of(segment, target: segment.target_content)
+    @project.checker.findings(@project.pair_of(segment, target: target))
+      .map { |finding| finding.to_h.transform_keys(&:to_s) }
   end
 
   private
@@ -38,61 +43,44 @@ class Project::Checking
                  stands: stands.values_at(*keys).compact.first }
   end
 
-  # {segment id => [finding …]}: what was kept where nothing changed, the rest looked at.
-  def kept
-    known = CheckedSegment.where(segment_id: segments.map(&:id)).index_by(&:segment_id)
-    digests = segments.to_h { |segment| [segment.id, digest(segment)] }
-    stale = segments.reject { |segment| known[segment.id]&.digest == digests[segment.id] }
-    fresh = stale.to_h { |segment| [segment.id, of(segment)] }
-    keep(fresh, digests)
-    known.transform_values(&:findings).merge(fresh)
+  def in_text_order(ids)
+    @project.segments.joins(:document).where(id: ids).order("documents.position", :position)
+      .includes(:document)
   end
 
-  def keep(fresh, digests)
-    fresh.each_slice(BATCH) do |slice|
-      rows = slice.map { |id, list| { segment_id: id, digest: digests[id], findings: list } }
-      CheckedSegment.upsert_all(rows, unique_by: :segment_id)
+  # {segment id => [finding …]} as they were kept of those that are translated.
+  def own
+    CheckedSegment.where(segment_id: @looking.translated.select(:id)).where.not("findings = '[]'")
+      .pluck(:segment_id, :findings).to_h
+  end
+
+  # The same of what is only seen across the text.
+  def across
+    rows = comparable.map do |segment|
+      Glossema::Checks::Across::Row.new(id: segment.id, number: segment.position, apart: segment.exempt,
+        source: segment.source_content.text, target: segment.target_content.text,
+        terms: terms_of(segment))
     end
+    found = Glossema::Checks::Across.findings(rows, @project.check_profile_in_force)
+    found.transform_values { |list| list.map { |one| one.to_h.transform_keys(&:to_s) } }
   end
 
-  def digest(segment)
-    origin = segment.origin.slice("kind", "score", "touched").to_a
-    seen = [segment.source, segment.target, segment.state, segment.limit, origin]
-    Digest::SHA256.hexdigest([VERSION, terms_stamp, *seen].join("\0"))
-  end
-
-  def told(finding) = finding.to_h.transform_keys(&:to_s)
-
-  def pair(segment)
-    Glossema::Checks::Pair.new(source: segment.source_content, target: segment.target_content,
-      source_lang: @project.source_lang, target_lang: @project.target_lang, state: segment.state,
-      origin: segment.origin, limit: segment.limit)
-  end
-
-  def across(list)
-    rows = list.map do |segment|
-      Glossema::Checks::Across::Row.new(id: segment.id, number: segment.position,
-        source: segment.source_content.text, target: segment.target_content.text)
+  # Those that share a source or a target with others, or hold terms: the rest cannot differ from anything.
+  def comparable
+    all = @looking.translated
+    shared = %w[source target].zip(%w[target source]).map do |side, other|
+      all.group(side).having("COUNT(DISTINCT #{other}) > 1").select(side)
     end
-    Glossema::Checks::Across.findings(rows)
+    all.where(source: shared[0]).or(all.where(target: shared[1])).or(all.where(id: with_terms.keys))
+      .order("documents.position", :position)
   end
 
-  def checker
-    @checker ||= Glossema::Checks::Checker.new(Glossema::Checks::Profile.new, terms: vocabulary)
+  def with_terms
+    @with_terms ||= CheckedSegment.where(segment_id: @looking.translated.select(:id))
+      .where.not("terms = '[]'").pluck(:segment_id, :terms).to_h
   end
 
-  def termbases
-    @termbases ||= @project.attached_termbases.usable.where(checks: true).includes(:termbase).map(&:termbase)
-  end
-
-  def terms_stamp = @terms_stamp ||= termbases.map { |one| [one.id, one.revision] }.inspect
-
-  def vocabulary
-    return if termbases.empty?
-
-    finders = [@project.source_lang, @project.target_lang].map { |lang|
-      @project.term_finders(lang, checking: true)
-    }
-    Glossema::Checks::Vocabulary.new(*finders, @project.target_lang)
+  def terms_of(segment)
+    with_terms.fetch(segment.id, []).map { |use| Glossema::Checks::Vocabulary::Use.new(**use.symbolize_keys) }
   end
 end

@@ -32,17 +32,9 @@ class Project::Fixing
       fix = checking.of(segment).find { |one| one["fix"] && codes.include?(one["code"]) }
       segment.target = fix["fix"] if fix
     end
-    put(segment, segment.target, act, by)
-  end
-
-  def put(segment, target, act, by)
+    wanted = segment.target
     segment.restore_attributes(["target"])
-    origin = { **segment.origin.except("act"), "touched" => true, "act" => Project::Fixing.tag(act) }
-    if Segment::UNFINISHED.include?(segment.state)
-      segment.keep_draft(target, origin: origin, by: by)
-    else
-      segment.confirm(target, origin: origin, by: by)
-    end
+    segment.rewrite(wanted, act: Project::Fixing.tag(act), by: by)
     segment
   end
 end

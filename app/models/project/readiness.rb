@@ -1,6 +1,8 @@
 # What is not done yet before a delivery, each with the first places to go to.
 class Project::Readiness
   PLACES = 8
+  # Findings that are told by themselves here.
+  TOLD_APART = %w[code-missing not-confirmed].freeze
 
   def initialize(project)
     @project = project
@@ -12,6 +14,7 @@ class Project::Readiness
       "untouched" => scope.where(state: "untouched"),
       "draft" => scope.where(state: "draft"),
       "codes" => Segment.where(id: broken_codes).order(:id),
+      **found_by_checks,
       "questions" => scope.where(id: unanswered),
       "unholdable" => Segment.where(id: unholdable).order(:id)
     }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
@@ -21,6 +24,15 @@ class Project::Readiness
   def summary = items.transform_values { |item| item.slice(:count, :words) }
 
   private
+
+  # What the checks say, but for lost codes, which are told by themselves.
+  def found_by_checks
+    open = Project::Checking.new(@project).findings.reject { |row| row[:stands] || TOLD_APART.include?(row["code"]) }
+    Glossema::Checks::LEVELS.to_h do |level|
+      ids = open.select { |row| row["level"] == level }.map { |row| row[:segment].id }
+      [level, scope.where(id: ids)]
+    end
+  end
 
   def unanswered = @project.notes.questions.where(settled_at: nil, answer: "").select(:segment_id)
   def scope = @project.segments.joins(:document).order("documents.position", :position)

@@ -12,6 +12,7 @@ module Project::Templates
     rules
     never_used
     never_translated
+    check_profile
     file_pattern
   ].freeze
 

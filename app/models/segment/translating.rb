@@ -62,6 +62,15 @@ module Segment::Translating
     end
   end
 
+  # Another wording by an act, which stays in its state: what was confirmed is confirmed, what was not is not.
+  # act: the tag that it is taken back by.
+  def rewrite(target, act:, by:)
+    from = { **origin.except("act"), "touched" => true, "act" => act }
+    return confirm(target, origin: from, by: by) unless Segment::UNFINISHED.include?(state)
+
+    keep_draft(target, origin: from, by: by)
+  end
+
   # The identical segments that still read as this one did before take its target. Returns them.
   def lead(by:)
     before =
@@ -134,6 +143,9 @@ module Segment::Translating
 
   def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
 
+  # The other segments of the project with this source, but for those that are to differ.
+  def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
+
   private
 
   def confirmed_version = versions.where(state: Segment::STATES - Segment::UNFINISHED).last
@@ -149,9 +161,6 @@ module Segment::Translating
   def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
 
   def check_codes(target) = Glossema::Content.parse(target, source_content)
-
-  # The other segments of the project with this source, but for those that are to differ.
-  def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
 
   # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or
   # confirmed if she wants that.

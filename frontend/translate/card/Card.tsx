@@ -46,7 +46,7 @@ export function Card(props: Props) {
   const { proposals, given, trouble, searching } = useProposals({ segment, project, target, put })
   const terms = useTerms({ segment, project, target, say: onSay })
   const spelling = useSpelling(project, segment, target, onSay)
-  const warn = useWarning(segment, terms.missingIn, onSay)
+  const warn = useWarning(segment, onSay)
   const completion = useCompletion(segment, target, onSay, given)
   const pending = store.outbox.pending(segment.id)
 
@@ -58,7 +58,7 @@ export function Card(props: Props) {
       return false
     }
     confirm(value)
-    warn(value)
+    void warn(value)
     return true
   }
   useImperativeHandle(ref, () => ({

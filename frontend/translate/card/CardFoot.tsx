@@ -9,6 +9,7 @@ import { Key } from '../../shared/parts/Key'
 import type { Carry, Segment } from '../../shared/types'
 import { Written } from '../../shared/Written'
 import type { Store } from '../store'
+import { FoundHere } from './FoundHere'
 import { blockedText, useUnsent } from '../Unsent'
 
 interface Props {
@@ -34,6 +35,7 @@ export function CardFoot({ segment, store, pending, toCome, onFinish, onCarry }:
           {t('terms.toCome')} {toCome.map((one) => one.target).join(' · ')}
         </button>
       )}
+      <FoundHere segment={segment} />
       {segment.marked && <span>{t('translate.cameBack')}</span>}
       {segment.exempt && <span>{t('translate.apart')}</span>}
       <span className="push" />

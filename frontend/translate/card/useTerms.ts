@@ -36,5 +36,5 @@ export function useTerms(parts: TermParts) {
     if (next) target.current?.insertWord(next.target)
     else say(t('terms.nothingToCome'))
   }
-  return { pairs, marks, putTerm, carry, adding: add, toCome: missingIn(segment.target), missingIn }
+  return { pairs, marks, putTerm, carry, adding: add, toCome: missingIn(segment.target) }
 }

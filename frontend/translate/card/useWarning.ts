@@ -1,19 +1,18 @@
-// What is surely wrong with a text that is confirmed, in a sentence; it stops nothing.
+// What must be fixed in a text that was confirmed, in a sentence; it stops nothing, and comes when it comes.
 import { useTranslation } from 'react-i18next'
-import { missingCodes } from '../../shared/balance'
-import type { Carry, Segment } from '../../shared/types'
+import type { Segment } from '../../shared/types'
+import { findingsIn } from '../queries'
 
-export function useWarning(
-  segment: Segment,
-  missingIn: (value: string) => Carry[],
-  say: (text: string) => void,
-) {
+export function useWarning(segment: Segment, say: (text: string) => void) {
   const { t } = useTranslation()
-  return (value: string) => {
-    const codes = missingCodes(segment.source, value)
-    const figures = missingIn(value).filter((one) => !one.may_be_word)
-    const list = figures.map(({ source }) => source).join(', ')
-    if (codes.length) say(t('translate.lost', { number: segment.position, codes: codes.join(' ') }))
-    else if (list) say(t('translate.leftOut', { number: segment.position, list }))
+  return async (value: string) => {
+    try {
+      const found = (await findingsIn(segment.id, value)).filter(({ level }) => level === 'must-fix')
+      if (!found.length) return
+      const message = found.map((one) => one.message).join(' ')
+      say(t('check.warning', { number: segment.position, message }))
+    } catch {
+      // Without a network there is no warning; what was confirmed waits all the same.
+    }
   }
 }

@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { State } from '../../shared/types'
 import { ANYTHING, type Conditions, type Order, type OriginKind, type Side } from './conditions'
+import { Further } from './Further'
 import { Names } from './Names'
 import { Range } from './Range'
 import { useRefusal } from './useFound'
@@ -22,7 +23,6 @@ const ORIGINS: OriginKind[] = [
   'file',
   'earlier',
 ]
-const REPEATS: Conditions['repeats'][] = ['all', 'first', 'later']
 const ORDERS: Order[] = ['document', 'shortest', 'longest', 'source', 'score']
 
 // How long, and how often, it is tried to bring the part that was pressed under the keyboard, in ms.
@@ -115,20 +115,7 @@ export function Panel({ project, conditions, onChange, wanted }: Props) {
         onChange={(lengthFrom, lengthTo) => set({ lengthFrom, lengthTo })}
       />
       <Written {...{ project, conditions, set }} />
-      <fieldset data-part="repeats noted termed">
-        <legend>{t('filter.repeated')}</legend>
-        <Radio.Group
-          value={conditions.repeats}
-          options={named(REPEATS, 'filter.repeats')}
-          onChange={(event) => set({ repeats: event.target.value as Conditions['repeats'] })}
-        />
-        <Checkbox checked={conditions.noted} onChange={(event) => set({ noted: event.target.checked })}>
-          {t('filter.noted')}
-        </Checkbox>
-        <Checkbox checked={conditions.termed} onChange={(event) => set({ termed: event.target.checked })}>
-          {t('filter.termed')}
-        </Checkbox>
-      </fieldset>
+      <Further {...{ conditions, set }} />
       <fieldset data-part="order">
         <legend>{t('filter.order')}</legend>
         <Radio.Group

@@ -1,6 +1,7 @@
 // What is shown of a text: conditions that all hold, and the order.
 import { plain } from '../../shared/content'
 import type { Origin, Segment, State } from '../../shared/types'
+import type { Marks } from '../marks'
 
 export type Side = 'either' | 'source' | 'target'
 export type OriginKind = NonNullable<Origin['kind']>
@@ -27,6 +28,8 @@ export interface Conditions {
   // With a term of the termbases in the source.
   termed: boolean
   since: Since
+  // With a finding of the checks.
+  finding: 'any' | 'must-fix' | null
   order: Order
 }
 
@@ -46,6 +49,7 @@ export const ANYTHING: Conditions = {
   by: null,
   termed: false,
   since: 'ever',
+  finding: null,
   order: 'document',
 }
 
@@ -85,9 +89,11 @@ function inLengths({ lengthFrom, lengthTo }: Conditions): Fits {
   }
 }
 
-// What is known of segments beside what they are: which have a note, and which the server found.
+// What is known of segments beside what they are: which have a note or a finding, and
+// which the server found.
 export interface Known {
   noted: ReadonlyMap<number, unknown>
+  marks: Marks
   // null where nothing was asked.
   found: ReadonlySet<number> | null
 }
@@ -103,8 +109,8 @@ export function askedOfServer({ text, expression, side, cased, by, since, termed
   return Object.keys(asked).length ? asked : null
 }
 
-function all(conditions: Conditions, segments: Segment[], { noted: notes, found }: Known): Fits[] {
-  const { lengthFrom, lengthTo, expression } = conditions
+function all(conditions: Conditions, segments: Segment[], { noted: notes, marks, found }: Known): Fits[] {
+  const { lengthFrom, lengthTo, expression, finding } = conditions
   const { text, states, origins, scoreFrom, scoreTo, repeats, noted } = conditions
   const list: (Fits | false)[] = [
     text !== '' && !expression && holdsText(conditions),
@@ -112,6 +118,7 @@ function all(conditions: Conditions, segments: Segment[], { noted: notes, found 
     origins.length > 0 && (({ origin }) => !!origin.kind && origins.includes(origin.kind)),
     (scoreFrom !== null || scoreTo !== null) && inScores(conditions),
     repeats !== 'all' && inRepeats(segments, repeats),
+    finding !== null && (({ id }) => marks.has(id) && (finding === 'any' || marks.get(id) === finding)),
     noted && (({ note, id }) => !!note || notes.has(id)),
     (lengthFrom !== null || lengthTo !== null) && inLengths(conditions),
     found !== null && (({ id }) => found.has(id)),

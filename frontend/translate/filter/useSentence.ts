@@ -11,6 +11,7 @@ export type Part =
   | 'repeats'
   | 'noted'
   | 'termed'
+  | 'finding'
   | 'by'
   | 'since'
   | 'order'
@@ -25,6 +26,7 @@ const FIELDS: Record<Part, (keyof Conditions)[]> = {
   repeats: ['repeats'],
   noted: ['noted'],
   termed: ['termed'],
+  finding: ['finding'],
   by: ['by'],
   since: ['since'],
   order: ['order'],
@@ -38,7 +40,7 @@ export const without = (conditions: Conditions, part: Part): Conditions => ({
 export function useSentence(conditions: Conditions): { part: Part; words: string }[] {
   const { t } = useTranslation()
   const { text, side, states, origins, scoreFrom, scoreTo, repeats, noted } = conditions
-  const { lengthFrom, lengthTo, expression, by, since, termed, order } = conditions
+  const { lengthFrom, lengthTo, expression, by, since, termed, finding, order } = conditions
   const or = ` ${t('filter.or')} `
   const lengthSaid = lengthTo === null ? 'filter.said.longer' : 'filter.said.length'
   const said: Record<Part, string | false | null> = {
@@ -54,6 +56,7 @@ export function useSentence(conditions: Conditions): { part: Part; words: string
     repeats: repeats !== 'all' && t(`filter.repeats.${repeats}`),
     noted: noted && t('filter.noted'),
     termed: termed && t('filter.termed'),
+    finding: finding && t(`filter.findings.${finding}`),
     by: by && t('filter.said.by', { by }),
     since: since !== 'ever' && t(`filter.since.${since}`),
     order: order !== 'document' && t(`filter.orders.${order}`),

@@ -7,7 +7,7 @@ module Glossema
       LEVEL = "look".freeze
       # One segment of a text: id; number, as it is told; source, target: texts; terms: [Vocabulary::Use …],
       # or none.
-      Row = Struct.new(:id, :number, :source, :target, :terms, keyword_init: true)
+      Row = Struct.new(:id, :number, :source, :target, :terms, :apart, keyword_init: true)
       # Texts of so few letters are the same by chance.
       LEAST = 4
 
@@ -18,7 +18,7 @@ module Glossema
       def initialize(rows, profile)
         @rows, @profile = rows, profile
         @long = rows.select do |row|
-          [row.source, row.target].all? { |text| text.scan(/\p{L}/).size >= LEAST }
+          !row.apart && [row.source, row.target].all? { |text| text.scan(/\p{L}/).size >= LEAST }
         end
       end
 

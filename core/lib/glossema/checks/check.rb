@@ -3,12 +3,13 @@ module Glossema
   module Checks
     class Check
       class << self
-        attr_reader :code, :group, :level
+        attr_reader :code, :group, :level, :parameters
 
         # code: a word or two with hyphens; group: as in the brief; level: of LEVELS, as long as a profile
-        # says nothing else; off: it runs only where a profile says so.
-        def is(code, group:, level:, off: false)
-          @code, @group, @level, @off = code, group, level, off
+        # says nothing else; off: it runs only where a profile says so; parameters: {name => number or text}
+        # that a profile may change.
+        def is(code, group:, level:, off: false, parameters: {})
+          @code, @group, @level, @off, @parameters = code, group, level, off, parameters
           Checks.all << self
         end
 
@@ -24,9 +25,10 @@ module Glossema
       end
 
       # parameters: of a profile, by name; terms: Vocabulary of termbases, or nil; lists: {"never_used" =>
-      # items, "never_translated" => items} as Terms::Listed takes them.
-      def initialize(level: self.class.level, parameters: {}, terms: nil, lists: {})
-        @level, @parameters, @terms, @lists = level, parameters, terms, lists
+      # items, "never_translated" => items} as Terms::Listed takes them; speller: Spelling::Checker, or nil.
+      def initialize(level: self.class.level, parameters: {}, terms: nil, lists: {}, speller: nil)
+        @level, @terms, @lists, @speller = level, terms, lists, speller
+        @parameters = self.class.parameters.merge(parameters)
       end
 
       # pair: Pair → [Finding …]

@@ -2,9 +2,10 @@
 module Glossema
   module Checks
     class Checker
-      # terms: Terms::Finder pairs, see Vocabulary, or nil.
-      def initialize(profile = Profile.new, terms: nil)
-        @checks, @own = profile.checks(terms: terms), profile.own
+      # terms: Terms::Finder pairs, see Vocabulary, or nil; speller: Spelling::Checker with the words of a
+      # project, or nil: that of the target language.
+      def initialize(profile = Profile.new, terms: nil, speller: nil)
+        @checks, @own = profile.checks(terms: terms, speller: speller), profile.own
         @empty = @checks.find { |check| check.is_a?(TargetEmpty) }
       end
 

@@ -21,13 +21,13 @@ module Glossema
       attr_reader :own
 
       # The checks that run, made ready.
-      def checks(terms: nil)
+      def checks(terms: nil, speller: nil)
         Checks.all.filter_map do |kind|
           level = level_of(kind.code) || (kind.off? ? OFF : kind.level)
           next if level == OFF
 
           parameters = @checks.fetch(kind.code, {}).except("level")
-          kind.new(level: level, parameters: parameters, terms: terms, lists: @lists)
+          kind.new(level: level, parameters: parameters, terms: terms, lists: @lists, speller: speller)
         end
       end
 
@@ -35,6 +35,16 @@ module Glossema
       def level_of(code) = @checks.dig(code, "level")
 
       private
+
+      # Each must be one that the check has, and of its kind.
+      def check_parameters(code, given)
+        known = Checks.all.find { |kind| kind.code == code }&.parameters || {}
+        given.each do |name, value|
+          next if known.key?(name) && (known[name].is_a?(String) ? value.is_a?(String) : value.is_a?(Numeric))
+
+          raise Refused.new("profile-broken.parameter", code: code, name: name)
+        end
+      end
 
       def listed(items)
         raise Refused.new("profile-broken.no-object") unless items.is_a?(Array) && items.all?(String)
@@ -46,6 +56,7 @@ module Glossema
         known = Checks.all.any? { |kind| kind.code == code } || Across::CODES.include?(code)
         raise Refused.new("profile-broken.check", code: code) unless known && how.is_a?(Hash)
 
+        check_parameters(code, how.except("level"))
         level = how["level"]
         return if level.nil? || level == OFF || LEVELS.include?(level)
 

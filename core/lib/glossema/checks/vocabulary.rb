@@ -25,12 +25,15 @@ module Glossema
           entry.in(@target_lang).flat_map(&:terms).select(&:usable?).sort_by(&:rank)
       end
 
-      # Is one of them in the text, inflected or as part of a longer word?
+      # Is one of them in the text: inflected, as part of a longer word, or by the word that it is
+      # about, alone or away from the others (la coppia, luce anteriore e posteriore)?
       def translated?(entry, text)
         return true if in_target(text).any? { |found| same?(found.entry, entry) && found.term.usable? }
 
         folded = text.downcase
-        usable(entry).any? { |term| folded.include?(stem(term.written.downcase)) }
+        usable(entry).any? do |term|
+          folded.include?(stem(term.written.downcase)) || apart?(term, text)
+        end
       end
 
       # [[Terms::Found in the target, its entry] …] of terms not to be used, of concepts in the source.
@@ -64,6 +67,25 @@ module Glossema
       end
 
       def same?(one, other) = one.equal?(other) || (!one.id.nil? && one.id == other.id)
+
+      # Languages that put what a term is about at its end.
+      HEAD_LAST = %w[da de en fi hu ja ko nb nl nn no ru sv tr uk zh].freeze
+      # Shorter words join the others only.
+      CONTENT = 4
+
+      def apart?(term, text)
+        words = term.written.split.select { |word| word.length >= CONTENT }
+        return false if words.empty?
+
+        head = HEAD_LAST.include?(Languages.primary(@target_lang)) ? words.last : words.first
+        word?(head, text)
+      end
+
+      def word?(word, text)
+        alike = Terms::Alike.for(@target_lang)
+        words = remembered(:words, text) { Terms::Words.of(text, @target_lang).map(&:text) }
+        words.any? { |one| alike.same?(one, word) }
+      end
 
       # A longer word may end otherwise.
       def stem(text) = text.length > 5 ? text[0..-2] : text

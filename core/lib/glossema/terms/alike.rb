@@ -67,7 +67,9 @@ module Glossema
 
         one, two = loose(one), loose(two)
         shared = shared(one, two)
-        least = [BEGINNING, ([one.length, two.length].min + 1) / 2].max
+        shorter = [one.length, two.length].min
+        # Of three letters two are enough: asse, assi.
+        least = [[BEGINNING, shorter - 1].min, (shorter + 1) / 2].max
         shared.downto(least).any? do |at|
           @sets.any? { |set| set[one[at..]] && set[two[at..]] }
         end

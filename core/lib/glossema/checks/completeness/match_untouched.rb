@@ -2,16 +2,15 @@
 module Glossema
   module Checks
     class MatchUntouched < Check
-      is "match-untouched", group: "completeness", level: "look"
-
-      FULL = 100
+      # Matches from this score on may stay as they are.
+      is "match-untouched", group: "completeness", level: "look", parameters: { "from" => 100 }
 
       def findings(pair)
         return [] if pair.state != "translated" || pair.origin.to_h["touched"]
 
         kind, score = pair.origin.to_h.values_at("kind", "score")
         variant = { "machine" => "machine", "memory" => "fuzzy" }[kind]
-        return [] if variant.nil? || (variant == "fuzzy" && score.to_i >= FULL)
+        return [] if variant.nil? || (variant == "fuzzy" && score.to_i >= @parameters["from"])
 
         [finding(variant, score: score, target: [[0, pair.into.length]])]
       end

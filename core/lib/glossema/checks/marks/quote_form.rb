@@ -2,7 +2,8 @@
 module Glossema
   module Checks
     class QuoteForm < Check
-      is "quote-form", group: "marks", level: "look"
+      # marks: those that are taken instead, the client's own; none: those of the language.
+      is "quote-form", group: "marks", level: "look", parameters: { "marks" => "" }
 
       # Those a language takes, the opening one first; straight ones are let pass everywhere.
       TAKEN = {
@@ -14,7 +15,7 @@ module Glossema
       ALL = /[“”„«»‹›‚]/
 
       def findings(pair)
-        taken = pair.target_lang.end_with?("-CH") ? SWISS : TAKEN[pair.target_language]
+        taken = taken(pair)
         return [] if taken.nil?
 
         wrong = places(pair.into, ALL).reject { |match| taken.include?(match[0]) }
@@ -22,6 +23,14 @@ module Glossema
 
         marks = wrong.map { |match| match[0] }.uniq.join(" ")
         [finding(marks: marks, target: wrong.map { |match| match.offset(0) })]
+      end
+
+      private
+
+      def taken(pair)
+        return @parameters["marks"] unless @parameters["marks"].empty?
+
+        pair.target_lang.end_with?("-CH") ? SWISS : TAKEN[pair.target_language]
       end
     end
   end

@@ -21,7 +21,7 @@ module Glossema
 
       private
 
-      def speller(lang) = (@spellers ||= {})[lang] ||= Spelling::Checker.new(lang)
+      def speller(lang) = @speller || ((@spellers ||= {})[lang] ||= Spelling::Checker.new(lang))
     end
   end
 end

@@ -1,14 +1,14 @@
-// A text with spots marked in it.
+// A plain text with stretches of it marked.
 import type { ReactNode } from 'react'
+import type { Span } from './queries'
 
-export function Spotted({ text, spans }: { text: string; spans: [number, number][] }) {
+export function Spots({ text, spans }: { text: string; spans: Span[] }) {
   const letters = Array.from(text)
   const parts: ReactNode[] = []
   let at = 0
   for (const [from, to] of spans.toSorted((one, other) => one[0] - other[0])) {
     if (from < at) continue
-    parts.push(letters.slice(at, from).join(''))
-    parts.push(<mark key={from}>{letters.slice(from, to).join('')}</mark>)
+    parts.push(letters.slice(at, from).join(''), <mark key={from}>{letters.slice(from, to).join('')}</mark>)
     at = to
   }
   parts.push(letters.slice(at).join(''))

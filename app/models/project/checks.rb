@@ -1,0 +1,54 @@
+# The checks of a project: those of its profile, with its lists, termbases and words.
+module Project::Checks
+  extend ActiveSupport::Concern
+  # Raised when checks find other things than before.
+  VERSION = 3
+
+  included do
+    has_many :let_stands, dependent: :delete_all
+  end
+
+  def checker
+    @checker ||= Glossema::Checks::Checker.new(check_profile_in_force, terms: vocabulary,
+      speller: (spelling if spelling_checked?))
+  end
+
+  def check_profile_in_force
+    @check_profile_in_force ||= Glossema::Checks::Profile.new(
+      { **CheckProfile.new(self).given, "never_used" => never_used, "never_translated" => never_translated }
+    )
+  end
+
+  # What its segments are checked against, in a few letters: another one means that all are looked at again.
+  def check_stamp
+    @check_stamp ||= begin
+      words = spelling_checked? ? OwnWord.in_project(self).pluck(:word) : []
+      against = [VERSION, CheckProfile.new(self).given, never_used, never_translated, target_lang,
+                 checking_termbases.map { |one| [one.id, one.revision] }, words]
+      Digest::SHA256.hexdigest(against.inspect)
+    end
+  end
+
+  def vocabulary
+    return @vocabulary if defined?(@vocabulary)
+
+    finders = [source_lang, target_lang].map { |lang| term_finders(lang, checking: true) }
+    @vocabulary = (Glossema::Checks::Vocabulary.new(*finders, target_lang) if checking_termbases.any?)
+  end
+
+  # A segment as checks see it; target: another text than it has now.
+  def pair_of(segment, target: segment.target_content)
+    Glossema::Checks::Pair.new(source: segment.source_content, target: target, source_lang: source_lang,
+      target_lang: target_lang, state: segment.state, origin: segment.origin, limit: segment.limit)
+  end
+
+  private
+
+  def spelling_checked?
+    ![nil, Glossema::Checks::Profile::OFF].include?(check_profile_in_force.level_of("misspelt"))
+  end
+
+  def checking_termbases
+    attached_termbases.usable.where(checks: true).includes(:termbase).map(&:termbase)
+  end
+end

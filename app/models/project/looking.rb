@@ -1,0 +1,113 @@
+# Looks at the segments of a project that have changed since they were checked, or that are checked against
+# something else now, and keeps what was found.
+class Project::Looking
+  BATCH = 250
+  # So many are looked at while she waits; more are a job.
+  FEW = 300
+  # From so many on each core takes its share.
+  MANY = 3000
+  # A run that told nothing for so long has ended with its process.
+  SILENT = 30.seconds
+  # What is checked of a segment, as it stands in the database.
+  SEEN = <<~SQL.squish.freeze
+    segments.source || char(31) || segments.target || char(31) || segments.state || char(31) ||
+    IFNULL(segments."limit", '') || char(31) || IFNULL(json_extract(segments.origin, '$.kind'), '') ||
+    char(31) || IFNULL(json_extract(segments.origin, '$.score'), '') || char(31) ||
+    IFNULL(json_extract(segments.origin, '$.touched'), '')
+  SQL
+
+  def self.share(asked)
+    project = Project.find(asked["project"])
+    ids = asked["ids"].each_slice((asked["ids"].size / asked["count"].to_f).ceil).to_a[asked["turn"]]
+    new(project).found(ids.to_a)
+  end
+
+  def initialize(project)
+    @project = project
+  end
+
+  # Segments that have a translation.
+  def translated
+    @project.segments.joins(:document).where.not(target: "").where(documents: { role: "current" })
+  end
+
+  # Those of them that must be looked at.
+  def stale
+    translated.left_joins(:checked).where(
+      "checked_segments.id IS NULL OR checked_segments.stamp <> ? OR checked_segments.seen <> (#{SEEN})",
+      @project.check_stamp
+    )
+  end
+
+  # Looks at what changed where it is little. Returns how many are left.
+  def look_at_few
+    ids = stale.limit(FEW + 1).ids
+    return stale.count if ids.size > FEW
+
+    keep(found(ids))
+    0
+  end
+
+  # Begins a run over all that is left, unless one is going on.
+  def begin
+    run = @project.check_run
+    return if run && Time.zone.parse(run["at"]) > SILENT.ago
+
+    token = SecureRandom.hex(4)
+    note(token, 0, stale.count)
+    CheckJob.perform_later(@project, token)
+  end
+
+  def cancel = @project.update_columns(check_run: nil)
+
+  # The run itself: stops where it was cancelled, or another one began.
+  def run(token)
+    ids, done = stale.order(:id).ids, 0
+    each_found(ids) do |rows|
+      keep(rows)
+      return unless @project.reload.check_run&.fetch("token") == token
+
+      note(token, done += rows.size, ids.size)
+    end
+    cancel
+  ensure
+    @project.announce("checked")
+  end
+
+  # {segment id => {"seen", "findings", "terms"}}
+  def found(ids)
+    @project.segments.where(id: ids).select("segments.*", "#{SEEN} AS seen").to_h do |segment|
+      pair = @project.pair_of(segment)
+      [segment.id, { "seen" => segment.seen, "terms" => terms(pair),
+                     "findings" => @project.checker.findings(pair).map { |one| told(one) } }]
+    end
+  end
+
+  private
+
+  def each_found(ids)
+    return ids.each_slice(BATCH) { |slice| yield found(slice) } if ids.size < MANY || SharedOut.cores < 2
+
+    SharedOut.each_answer("checks", { project: @project.id, ids: ids }) do |answer|
+      answer.each_slice(BATCH) { |rows| yield rows.to_h }
+    end
+  end
+
+  def note(token, done, total)
+    @project.update_columns(check_run: { token: token, done: done, total: total, at: Time.current })
+    @project.announce("checked")
+  end
+
+  def keep(rows)
+    stamp = @project.check_stamp
+    list = rows.map { |id, row| { segment_id: id, stamp: stamp, **row } }
+    list.each_slice(BATCH) { |slice| CheckedSegment.upsert_all(slice, unique_by: :segment_id) }
+  end
+
+  def told(finding) = finding.to_h.except(:other).transform_keys(&:to_s)
+
+  def terms(pair)
+    uses = @project.vocabulary&.uses(pair.from, pair.into).to_a
+    uses.map { |use| use.to_h.transform_keys(&:to_s) }
+  end
+end

@@ -1,0 +1,103 @@
+// A profile as it is edited: the checks by group, her own, and keeping them.
+import { Button } from 'antd'
+import { useRef, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { KindRow } from './KindRow'
+import { OwnRules } from './OwnRules'
+import {
+  profileFile,
+  useKeepProfile,
+  type Changed,
+  type CheckKind,
+  type Given,
+  type OwnRule,
+  type Profile,
+  type ProfileOwner,
+} from './queries'
+
+export function ProfileForm({ owner, profile }: { owner: ProfileOwner; profile: Profile }) {
+  const { t } = useTranslation()
+  const [given, setGiven] = useState<Given>(profile.given)
+  const groups = [...new Set(profile.checks.map(({ group }) => group))]
+  const change = (kind: CheckKind, changed: Changed) =>
+    setGiven({ ...given, checks: { ...given.checks, [kind.code]: changed } })
+  const setOwn = (own: OwnRule[]) => setGiven({ ...given, own })
+  return (
+    <>
+      <p className="quiet">{t(`check.profile.from.${profile.from}`, { client: profile.client })}</p>
+      <Keeping {...{ owner, profile, given }} touched={given !== profile.given} />
+      <div className="check-kinds">
+        {groups.map((group) => (
+          <section key={group} aria-label={t(`check.groups.${group}`)}>
+            <h2>{t(`check.groups.${group}`)}</h2>
+            <ul>
+              {profile.checks
+                .filter((kind) => kind.group === group)
+                .map((kind) => (
+                  <KindRow
+                    key={kind.code}
+                    kind={kind}
+                    changed={given.checks?.[kind.code] ?? {}}
+                    onChange={(changed) => change(kind, changed)}
+                  />
+                ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <OwnRules {...{ owner }} rules={given.own ?? []} languages={profile.languages} onChange={setOwn} />
+    </>
+  )
+}
+
+interface KeepingProps {
+  owner: ProfileOwner
+  profile: Profile
+  given: Given
+  touched: boolean
+}
+
+function Keeping({ owner, profile, given, touched }: KeepingProps) {
+  const { t } = useTranslation()
+  const file = useRef<HTMLInputElement>(null)
+  const { keep, keepForClient, drop, bring, busy } = useKeepProfile(owner)
+  const ofProject = owner.startsWith('/projects')
+  const droppable = profile.from === (ofProject ? 'project' : 'client')
+  return (
+    <p className="keeping">
+      <Button type="primary" disabled={!touched} loading={busy} onClick={() => keep(given)}>
+        {t(ofProject ? 'check.profile.keep' : 'check.profile.keepHere')}
+      </Button>
+      {ofProject && profile.client && (
+        <button type="button" className="link" onClick={() => keepForClient(given)}>
+          {t('check.profile.keepClient', { client: profile.client })}
+        </button>
+      )}
+      {droppable && (
+        <button type="button" className="link" onClick={drop}>
+          {t(`check.profile.drop.${ofProject && profile.client ? 'project' : 'client'}`)}
+        </button>
+      )}
+      <span className="push" />
+      <button type="button" className="link" onClick={() => file.current?.click()}>
+        {t('check.profile.in')}
+      </button>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        className="hidden-text"
+        tabIndex={-1}
+        aria-label={t('check.profile.in')}
+        onChange={(event) => {
+          const chosen = event.target.files?.[0]
+          event.target.value = ''
+          if (chosen) bring(chosen)
+        }}
+      />
+      <a className="link" href={profileFile(owner)} download="checks.json">
+        {t('check.profile.out')}
+      </a>
+    </p>
+  )
+}
