@@ -227,6 +227,12 @@ RSpec.describe "Checks" do
     get "/api/projects/#{other.id}/memory_rivals"
     expect(body["rivals"].first).to include("number" => 1, "held" => "Verificare la gomma.",
       "author" => "Matteo Ferrante")
+    post "/api/projects/#{other.id}/unifications",
+      params: body["rivals"].first.slice("segment_id", "unit_id"), as: :json
+    first = other.segments.order(:position).first
+    expect(first).to have_attributes(target: "Verificare la gomma.", state: "translated")
+    delete "/api/projects/#{other.id}/acts/#{body["act"]}"
+    expect(first.reload.target).to eq(texts.first)
   end
 
   it "list the words no dictionary knows, each once with its places" do

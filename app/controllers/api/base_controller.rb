@@ -62,6 +62,12 @@ module Api
       faults.to_sentence.chomp(".")
     end
 
+    # A parameter that the core looks through by itself; what is no object is an empty one.
+    def object(name)
+      given = params.require(name)
+      given.respond_to?(:to_unsafe_h) ? given.to_unsafe_h : {}
+    end
+
     # The files of a parameter. Raises Refused when there is none.
     def uploads(name)
       files = Array(params[name]).grep(ActionDispatch::Http::UploadedFile)

@@ -29,7 +29,7 @@ module Api
     def profile = @profile ||= CheckProfile.new(owner)
 
     def given
-      return params.require(:profile).permit!.to_h unless params[:file]
+      return object(:profile) unless params[:file]
 
       JSON.parse(uploads(:file).first.read.force_encoding("UTF-8"))
     rescue JSON::ParserError, EncodingError

@@ -10,7 +10,7 @@ module Api
     before_action :owner
 
     def create
-      rule = Glossema::Checks::Own.new(params.require(:rule).permit!.to_h)
+      rule = Glossema::Checks::Own.new(object(:rule))
       found = rule.findings(typed_pair)
       render json: { findings: found.map { |one| one.to_h.except(:other) }, **in_project(rule),
                      given_up: rule.given_up? || false }

@@ -1,5 +1,5 @@
-# One wording where a source has two: this one put there, the other put here, or this one everywhere; an act
-# that is taken back in one step.
+# One wording where a source has two: this one put there, the other put here, or this one everywhere, or
+# that of a memory; an act that is taken back in one step.
 class Project::Unifying
   KIND = "unified".freeze
   WAYS = %w[here there everywhere].freeze
@@ -24,6 +24,15 @@ class Project::Unifying
     end
   end
 
+  # The translation that a memory holds for a segment put there. Returns [act, segments changed].
+  def take(segment, unit, by:)
+    @project.transaction do
+      act = ProjectAct.note(@project, by, KIND, facts: { "count" => 1 })
+      put(segment, unit, act, by)
+      [act, [segment]]
+    end
+  end
+
   private
 
   # [segment whose wording is taken, segments that get it]
@@ -36,7 +45,7 @@ class Project::Unifying
     end
   end
 
-  # Codes are those of the place it is put into.
+  # from: a segment, or a unit of a memory. Codes are those of the place it is put into.
   def put(segment, from, act, by)
     target = from.target_content.fitted(segment.source_content).written
     segment.rewrite(target, act: Project::Unifying.tag(act), by: by)

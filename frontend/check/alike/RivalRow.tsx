@@ -5,6 +5,7 @@ import { direction } from '../../shared/languages'
 import type { Project } from '../../shared/types'
 import type { Rival } from './queries'
 import { Side } from './Side'
+import { useTakeHeld } from './useTakeHeld'
 
 interface Props {
   rival: Rival
@@ -16,6 +17,7 @@ export function RivalRow({ rival, project, onChanged }: Props) {
   const { t } = useTranslation()
   const into = project.target_lang
   const date = fullDate(rival.updated_at)
+  const take = useTakeHeld(project.id, onChanged)
   return (
     <li>
       <span />
@@ -27,6 +29,9 @@ export function RivalRow({ rival, project, onChanged }: Props) {
         <span className="target" lang={into ?? undefined} dir={direction(into)}>
           {rival.held}
         </span>
+        <button type="button" className="link small" onClick={() => take(rival)}>
+          {t('check.useHeld')}
+        </button>
       </span>
     </li>
   )

@@ -35,6 +35,9 @@ export interface Rival extends TwinSide {
   updated_at: string
 }
 
+export const takeHeld = (project: number, { segment_id, unit_id }: Rival) =>
+  api.post<{ act: number; changed: number }>(`/projects/${project}/unifications`, { segment_id, unit_id })
+
 export const useTwins = (project: number) =>
   useQuery({
     queryKey: keys.nearTwins(project),

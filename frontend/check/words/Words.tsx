@@ -31,7 +31,10 @@ function List({ project }: { project: Project }) {
   return (
     <>
       <p className="small quiet" role="status">
-        {t('check.wordsCount', { count: words.length, places: t('check.placesOf', { count: placesOf(words) }) })}
+        {t('check.wordsCount', {
+          count: words.length,
+          places: t('check.placesOf', { count: placesOf(words) }),
+        })}
       </p>
       <ul className="words">
         {words.map((word) => (

@@ -40,6 +40,8 @@ module Glossema
       private
 
       def numbers(text)
+        return [] unless text.match?(/\p{Nd}/)
+
         bare = Placeholders.masked(text)
         bare.enum_for(:scan, DIGITS).map do
           from, to = Regexp.last_match.offset(0)

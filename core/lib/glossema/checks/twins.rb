@@ -4,7 +4,7 @@ module Glossema
   module Checks
     class Twins
       # Sources are near from this score on.
-      LEAST = 80
+      LEAST = 75
       # Each text is laid beside so many of those before it.
       BESIDE = 3
       # Translations that differ by so many words more than their sources are told as uneven.

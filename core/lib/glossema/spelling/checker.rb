@@ -67,7 +67,7 @@ module Glossema
       end
 
       def aside?(word)
-        [LETTER, NO_WORD, ABBREVIATION, INSIDE].any? { |pattern| word.match?(pattern) }
+        Forms::Carried::UNITS.key?(word) || [LETTER, NO_WORD, ABBREVIATION, INSIDE].any? { |pattern| word.match?(pattern) }
       end
 
       # What stands before an apostrophe by itself ("dell'"), or has the ending of a possessive.

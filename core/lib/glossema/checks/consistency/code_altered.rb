@@ -7,6 +7,8 @@ module Glossema
       CODE = /(?<![\p{L}\p{N}.\/_-])(?:\p{Lu}{1,6}-?\d{1,6}[A-Z]?|\p{Lu}{2,}(?:-\p{Lu}*\d+)+)(?![\p{L}\p{N}]|[-_]\p{L})/
 
       def findings(pair)
+        return [] unless pair.from.match?(CODE)
+
         places(pair.from.gsub(LinkChanged::ADDRESS) { |one| " " * one.length }, CODE).filter_map do |match|
           # Written apart or together it is the same.
           bare = match[0].delete("-")

@@ -7,7 +7,12 @@ module Glossema
       WORD = /[\p{L}\p{M}]+/
       SCRIPTS = [/\p{Latin}/, /\p{Cyrillic}/, /\p{Greek}/].freeze
 
+      # Those that hold Latin letters alone hold no others.
+      OTHER = /[\p{Cyrillic}\p{Greek}]/
+
       def findings(pair)
+        return [] unless pair.into.match?(OTHER)
+
         places(bare(pair.into), WORD).filter_map do |match|
           next if SCRIPTS.count { |script| match[0].match?(script) } < 2 || pair.from.include?(match[0])
           # µm and Ω stand for themselves.

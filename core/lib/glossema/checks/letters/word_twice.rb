@@ -18,9 +18,10 @@ module Glossema
 
       def findings(pair)
         allowed = MAY.fetch(pair.target_language, [])
-        return [] if allowed.nil? || twice(pair.from).any?
+        found = allowed ? twice(pair.into) : []
+        return [] if found.empty? || twice(pair.from).any?
 
-        twice(pair.into).reject { |match| may?(match, allowed) || clause?(match, pair) }.map do |match|
+        found.reject { |match| may?(match, allowed) || clause?(match, pair) }.map do |match|
           span = [match.begin(1), match.end(2)]
           finding(word: match[1], target: [span], fix: pair.mended(*span, match[1]))
         end

@@ -11,24 +11,31 @@ module Glossema
       # An ending that may be there, file(s), and what calls a function, run(): a language may do without.
       ENDING = /(?<=\p{L})\(\p{L}{0,3}\)/
 
+      ANY = /[()\[\]{}（）【】]/
+
       def findings(pair)
+        return [] unless pair.from.match?(ANY) || pair.into.match?(ANY)
+
         before, now = counted(pair.from), counted(pair.into)
         return [] if before == now
 
-        PAIRS.filter_map do |open, close|
-          next if now.values_at(open, close) == before.values_at(open, close)
+        open, close, bad = PAIRS.lazy.map { |pair_of| [*pair_of, fault(pair_of, before, now)] }.find(&:last)
+        return [] unless bad
 
-          bad = now.fetch(open, 0) != now.fetch(close, 0) ? "unpaired" : "gone"
-          # Some more or fewer are a matter of wording.
-          next if bad == "gone" && (now.fetch(open, 0).positive? || before.fetch(open, 0).zero?)
-          # Brackets that the source does not pair either are its own affair.
-          next if bad == "unpaired" && before.fetch(open, 0) != before.fetch(close, 0)
-
-          finding(bad, brackets: "#{open} #{close}", target: spots(pair.into, [open, close]))
-        end.first(1)
+        [finding(bad, brackets: "#{open} #{close}", target: spots(pair.into, [open, close]))]
       end
 
       private
+
+      # before, now: how often each mark stands in the source and in the target. Some more or fewer pairs
+      # are a matter of wording, and brackets that the source does not pair either are its own affair.
+      def fault((open, close), before, now)
+        was, is = [before, now].map { |counts| counts.values_at(open, close).map(&:to_i) }
+        return if was == is
+        return was.uniq.one? ? "unpaired" : nil unless is.uniq.one?
+
+        "gone" if is.first.zero? && was.first.positive?
+      end
 
       def counted(text)
         bare = text.gsub(Regexp.union(LIST_MARK, ENDING), "")

@@ -28,9 +28,10 @@ module Glossema
       end
 
       def after(pair)
-        return [] if pair.from.match?(AFTER) || pair.into.match?(LinkChanged::ADDRESS)
+        found = places(pair.into, AFTER)
+        return [] if found.empty? || pair.from.match?(AFTER) || pair.into.match?(LinkChanged::ADDRESS)
 
-        places(pair.into, AFTER).map do |match|
+        found.map do |match|
           finding("after", mark: match[0], target: [match.offset(0)],
             fix: pair.mended(*match.offset(0), "#{match[0]} "))
         end
