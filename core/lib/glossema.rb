@@ -12,6 +12,7 @@ module Glossema
   autoload :Replacing, "glossema/replacing"
   autoload :Pretranslation, "glossema/pretranslation"
   autoload :Checks, "glossema/checks"
+  autoload :Review, "glossema/review"
 end
 
 require "glossema/refusals"

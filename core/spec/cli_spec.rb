@@ -135,6 +135,72 @@ RSpec.describe "bin/glossema" do
     expect([rows.first["examples"].size, rows.first["score"].positive?, status]).to eq([2, true, 0])
   end
 
+  describe "sheet" do
+    before do
+      rows = [["Check the chain.", "Controllare la catena."], ["Stop now.", "Fermarsi."]]
+      units = rows.each_with_index.map do |(source, target), index|
+        %(<unit id="u#{index}"><segment state="translated"><source>#{source}</source>) +
+          "<target>#{target}</target></segment></unit>"
+      end
+      File.write("a.xlf", '<xliff xmlns="urn:oasis:names:tc:xliff:document:2.0" version="2.1" ' \
+        "srcLang=\"en-GB\" trgLang=\"it-IT\"><file id=\"f\">#{units.join}</file></xliff>")
+    end
+
+    # The sheet with a text in it put otherwise, as a reviser would without tracked changes.
+    def correct(from, to, name: "s.docx")
+      bytes = Zip::OutputStream.write_buffer do |out|
+        Zip::File.open(name).each do |entry|
+          out.put_next_entry(entry.name)
+          out.write(entry.get_input_stream.read.force_encoding("UTF-8").sub(from, to))
+        end
+      end
+      File.binwrite(name, bytes.string)
+    end
+
+    it "goes out, and what was changed in it comes back into the files" do
+      File.write("t.csv", "en,it\nchain,catena\n")
+      expect(glossema("sheet", "out", "a.xlf", "-o", "s.docx", "--termbase", "t.csv", "--no-tracking")).to eq(
+        [[{ "files" => 1, "segments" => 2 }], "", 0]
+      )
+      expect(glossema("sheet", "back", "s.docx", "a.xlf")).to eq([[], "", 0])
+      correct("Controllare la", "Verificare la")
+      found, errors, status = glossema("sheet", "back", "s.docx", "a.xlf", "-o", "back")
+      expect([errors, status]).to eq(["", 0])
+      expect(found).to eq([{ "file" => "a.xlf", "id" => "f1-u0.1:1", "before" => "Controllare la catena.",
+                             "after" => "Verificare la catena.", "author" => nil, "at" => nil,
+                             "refused" => nil }])
+      expect(File.read("back/a.xlf")).to include("<target>Verificare la catena.</target>",
+        "<target>Fermarsi.</target>")
+    end
+
+    it "says which rows are not as they went out (sheet-row), and takes in the rest" do
+      glossema("sheet", "out", "a.xlf", "-o", "s.docx", "--no-instructions")
+      correct("f1-u1.1", "f1-u9.1")
+      _, errors, status = glossema("sheet", "back", "s.docx", "a.xlf")
+      expect(errors.lines.map { |line| line[/row \S+ is .*/] }).to eq(
+        ["row 1/f1-u1.1:1 is not there any more; its segment stays as it is.",
+         "row 1/f1-u9.1:1 is of another file and was passed over."]
+      )
+      expect(status).to eq(0)
+    end
+
+    {
+      "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf], "s.docx is a sheet of other files."],
+      "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf], /a.docx is no review sheet/],
+      "a document without translations (not-bilingual)" => [%w[out a.docx -o t.docx],
+                                                            /holds no translations/],
+      "what has no name" => [%w[sideways], /sideways/]
+    }.each do |what, (arguments, sentence)|
+      it "refuses #{what}" do
+        glossema("sheet", "out", "a.xlf", "-o", "s.docx")
+        File.write("b.xlf", File.read("a.xlf").gsub('id="u', 'id="v').gsub('id="f"', 'id="g"'))
+        found, errors, status = glossema("sheet", *arguments)
+        expect([found, status]).to eq([[], 2])
+        expect(errors).to match(sentence)
+      end
+    end
+  end
+
   describe "check" do
     def check(rows, *more)
       File.write("a.tsv", rows.map { |row| row.join("\t") }.join("\n"))

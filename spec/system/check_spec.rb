@@ -61,7 +61,7 @@ RSpec.describe "Check" do
     expect(page).to have_css(".row", count: 1, text: "It weighs 12 kg.")
     find(".row .pair").click
     press(:control, :enter)
-    expect(page).to have_text("1: 12 became 13.")
+    expect(page).to have_text("Segment 1 is kept, but: 12 became 13.")
   end
 
   it "puts right by key, or all that is certain, each with a way back" do

@@ -25,7 +25,7 @@ RSpec.describe "Translate" do
     eventually { expect(project.segments.first.reload.target).to eq("Fino a {1}80 kg") }
     expect(card).to have_css(".foot", text: "still to come")
     press(:control, :enter)
-    expect(page).to have_css("[role=status]", text: "{/1} missing; finished all the same")
+    expect(page).to have_css(".said", text: "Segment 1 is kept, but: Codes are missing: {/1}.")
   end
 
   it "goes where she wants by key and palette, marks, filters and folds" do

@@ -94,7 +94,7 @@ RSpec.describe "Working in Translate" do
     press(:alt, :page_down)
     type("Montare il portapacchi.")
     press(:control, :enter)
-    expect(page).to have_css(".said", text: "Segment 3 is kept, but 24 of the source is not in it.")
+    expect(page).to have_css(".said", text: "Segment 3 is kept, but: 24 is missing in the target.")
     expect(page).to have_css(".amount", text: "4 of 15 words · 4 today")
     expect(page).to have_css(".amount", text: /at your pace \w+/)
     expect(on_disk(segments[2]).state).to eq("translated")

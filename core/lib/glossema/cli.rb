@@ -3,14 +3,16 @@ require "optparse"
 require "glossema"
 require "glossema/cli/words"
 require "glossema/cli/checking"
+require "glossema/cli/reviewing"
 
 module Glossema
   class Cli
     include Words
     include Checking
+    include Reviewing
 
     DONE, NO, REFUSED = 0, 1, 2
-    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check].freeze
+    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check sheet].freeze
     USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)
@@ -189,6 +191,8 @@ module Glossema
           parser.on("--recognise WAY", %w[exact open alike]) { |value| @options[:recognise] = value }
           parser.on("--words FILE") { |value| @options[:words] = value }
           parser.on("--limit N", Integer) { |value| @options[:limit] = value.clamp(1, 100_000) }
+          parser.on("--[no-]instructions") { |value| @options[:instructions] = value }
+          parser.on("--[no-]tracking") { |value| @options[:tracking] = value }
           parser.on("--pseudo") { @options[:pseudo] = true }
           parser.on("--plain") { @options[:plain] = true }
           more_options(parser)

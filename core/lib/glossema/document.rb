@@ -78,6 +78,9 @@ module Glossema
         end
     end
 
+    # The language of the translations, where the file names it.
+    def target_language = file.respond_to?(:target_language) ? file.target_language : nil
+
     # {unit id => offsets} of the units that are cut, to be kept beside the translation.
     def breaks = @pieces.transform_values(&:first).reject { |_, offsets| offsets.empty? }
 

@@ -55,6 +55,7 @@ module Glossema
       def bilingual? = true
 
       def source_language = language("source-language", "srcLang")
+      def target_language = language("target-language", "trgLang")
 
       def preview
         units
