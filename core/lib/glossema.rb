@@ -13,6 +13,7 @@ module Glossema
   autoload :Pretranslation, "glossema/pretranslation"
   autoload :Checks, "glossema/checks"
   autoload :Review, "glossema/review"
+  autoload :Timing, "glossema/timing"
 end
 
 require "glossema/refusals"

@@ -5,7 +5,8 @@ RSpec.describe Glossema::Checks do
     source = Glossema::Content.from_written(given["source"])
     Glossema::Checks::Pair.new(source: source, target: Glossema::Content.from_written(given["target"]),
       source_lang: given["languages"][0], target_lang: given["languages"][1], limit: given["limit"],
-      state: given["state"], origin: given["origin"])
+      state: given["state"], origin: given["origin"],
+      **%w[cue next_cue].to_h { |name| [name.to_sym, Glossema::Timing::Cue.of(given[name])] })
   end
 
   def entry(given)

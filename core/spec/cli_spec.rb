@@ -135,6 +135,18 @@ RSpec.describe "bin/glossema" do
     expect([rows.first["examples"].size, rows.first["score"].positive?, status]).to eq([2, true, 0])
   end
 
+  it "measures the cues of subtitles, and refuses what has none (not-timed)" do
+    found, = glossema("cues", "#{Files::DEMO}/film.srt", "--limits", '{"cps":18}')
+    expect(found).to eq([
+      { "cue" => 1, "start" => 1.0, "end" => 3.5, "duration" => 2.5, "cps" => 17.6, "wpm" => 240.0,
+        "lines" => ["Heavy things go to the front,", "low in the box."], "gap" => 0.5, "over" => [] },
+      { "cue" => 2, "start" => 4.0, "end" => 6.0, "duration" => 2.0, "cps" => 10.0, "wpm" => 120.0,
+        "lines" => ["Now fasten the belt."], "gap" => nil, "over" => [] }
+    ])
+    expect(glossema("cues", "a.docx").drop(1)).to eq(["a.docx holds no cues.\n", 2])
+    expect(glossema("cues", "#{Files::DEMO}/film.vtt", "--limits", "[]").last).to eq(2)
+  end
+
   describe "sheet" do
     before do
       rows = [["Check the chain.", "Controllare la catena."], ["Stop now.", "Fermarsi."]]

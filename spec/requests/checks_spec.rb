@@ -235,6 +235,24 @@ RSpec.describe "Checks" do
     expect(first.reload.target).to eq(texts.first)
   end
 
+  it "know the limits of subtitles, as the profile sets them" do
+    film = "1\n00:00:01,000 --> 00:00:02,000\nLoad it low.\n\n2\n00:00:01,500 --> 00:00:04,000\nNow go.\n"
+    other = make_project(user, film, name: "film.srt")
+    other.segments.order(:position).zip(["Caricare in basso, per favore.", "Via."]) do |segment, text|
+      segment.confirm(text, origin: { "kind" => "typed" }, by: user)
+    end
+    look = -> {
+      get "/api/projects/#{other.id}/findings"
+      body["findings"].map { |one| one.values_at("number", "code", "message") }
+    }
+    expect(look.call).to eq([
+      [1, "cue-limits", "30 characters a second, and only 17 can be read."],
+      [1, "cue-overlap", "The next cue begins 0.500 s before this one ends."]
+    ])
+    other.update!(check_profile: { "checks" => { "cue-limits" => { "cps" => 40 } } })
+    expect(look.call.map(&:second)).to eq(["cue-overlap"])
+  end
+
   it "list the words no dictionary knows, each once with its places" do
     write(0, "La catenna pesa 12 kg.")
     write(3, "Fermare la catenna e la rotta xyzzy.")

@@ -39,10 +39,17 @@ module Project::Checks
   # A segment as checks see it; target: another text than it has now.
   def pair_of(segment, target: segment.target_content)
     Glossema::Checks::Pair.new(source: segment.source_content, target: target, source_lang: source_lang,
-      target_lang: target_lang, state: segment.state, origin: segment.origin, limit: segment.limit)
+      target_lang: target_lang, state: segment.state, origin: segment.origin, limit: segment.limit,
+      **cues_of(segment))
   end
 
   private
+
+  # When it is shown, and the one after it, where the segment is a cue.
+  def cues_of(segment)
+    cue = Glossema::Timing::Cue.of(segment.path) or return {}
+    { cue: cue, next_cue: Glossema::Timing::Cue.of(segment.neighbour(1)&.path) }
+  end
 
   def spelling_checked?
     ![nil, Glossema::Checks::Profile::OFF].include?(check_profile_in_force.level_of("misspelt"))

@@ -27,6 +27,7 @@ end
 %w[pair check placeholders number_words quantities vocabulary own profile checker across twins].each { |name|
   require "glossema/checks/#{name}"
 }
-%w[completeness numbers codes links marks spaces letters terms consistency length spelling].each do |group|
+%w[completeness numbers codes links marks spaces letters terms consistency length timed
+   spelling].each do |group|
   Dir[File.join(__dir__, "checks", group, "*.rb")].sort.each { |path| require path }
 end

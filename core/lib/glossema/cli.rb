@@ -4,15 +4,17 @@ require "glossema"
 require "glossema/cli/words"
 require "glossema/cli/checking"
 require "glossema/cli/reviewing"
+require "glossema/cli/timing_cues"
 
 module Glossema
   class Cli
     include Words
     include Checking
     include Reviewing
+    include TimingCues
 
     DONE, NO, REFUSED = 0, 1, 2
-    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check sheet].freeze
+    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check sheet cues].freeze
     USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)
@@ -191,6 +193,7 @@ module Glossema
           parser.on("--recognise WAY", %w[exact open alike]) { |value| @options[:recognise] = value }
           parser.on("--words FILE") { |value| @options[:words] = value }
           parser.on("--limit N", Integer) { |value| @options[:limit] = value.clamp(1, 100_000) }
+          parser.on("--limits JSON") { |value| @options[:limits] = JSON.parse(value) }
           parser.on("--[no-]instructions") { |value| @options[:instructions] = value }
           parser.on("--[no-]tracking") { |value| @options[:tracking] = value }
           parser.on("--pseudo") { @options[:pseudo] = true }

@@ -21,7 +21,7 @@ export function KindRow({ kind, changed, onChange }: Props) {
         {Object.entries(kind.parameters).map(([parameter, usual]) => (
           <Parameter
             key={parameter}
-            label={t(`check.parameters.${parameter}`)}
+            label={t(`check.parameters.${kind.code}.${parameter}`)}
             value={changed[parameter] ?? usual}
             onChange={(value) => onChange({ ...changed, [parameter]: value })}
           />

@@ -2,14 +2,16 @@
 module Glossema
   module Checks
     class Pair
-      attr_reader :source, :target, :source_lang, :target_lang, :state, :origin, :limit
+      attr_reader :source, :target, :source_lang, :target_lang, :state, :origin, :limit, :cue, :next_cue
 
       # source, target: Content (target nil where there is none); state, origin: as a segment has them, where
-      # they are known; limit: characters, or nil.
-      def initialize(source:, target:, source_lang:, target_lang:, state: nil, origin: nil, limit: nil)
+      # they are known; limit: characters, or nil; cue, next_cue: Timing::Cue of subtitles, or nil.
+      def initialize(source:, target:, source_lang:, target_lang:, state: nil, origin: nil, limit: nil,
+        cue: nil, next_cue: nil)
         @source, @target = source, target || Content.new
         @source_lang, @target_lang = source_lang, target_lang
         @state, @origin, @limit = state, origin, limit
+        @cue, @next_cue = cue, next_cue
       end
 
       def from = @from ||= source.text

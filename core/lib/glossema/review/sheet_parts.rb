@@ -65,7 +65,7 @@ module Glossema
       def core(title, time)
         spaces = %(xmlns:cp="#{PACKAGE}/metadata/core-properties" ) +
           'xmlns:dc="http://purl.org/dc/elements/1.1/" ' \
-          'xmlns:dcterms="http://purl.org/dc/terms/" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance"'
+            'xmlns:dcterms="http://purl.org/dc/terms/" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance"'
         %(#{HEAD}<cp:coreProperties #{spaces}><dc:title>#{Html.escape(title)}</dc:title>) +
           %(<dcterms:created xsi:type="dcterms:W3CDTF">#{time}</dcterms:created></cp:coreProperties>)
       end

@@ -1,0 +1,7 @@
+# Subtitles: when a cue is shown, how fast it must be read, and what a client allows.
+module Glossema
+  module Timing
+  end
+end
+
+%w[cue limits meters].each { |name| require "glossema/timing/#{name}" }
