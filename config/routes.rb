@@ -91,6 +91,8 @@ Rails.application.routes.draw do
       resources :memory_rivals, only: :index
       resource :post_editing, only: :show, controller: "post_editing"
       resource :question_sheet, only: %i[show create]
+      resources :review_rounds, only: %i[index create]
+      resource :review_sheet, only: :create
     end
     resources :documents, only: %i[update destroy] do
       resource :page, only: :show
@@ -109,6 +111,9 @@ Rails.application.routes.draw do
       resource :repeats, only: %i[create destroy]
     end
     resources :deliveries, only: :show
+    resources :review_rounds, only: %i[show update destroy] do
+      resources :decisions, only: :create, controller: "review_decisions"
+    end
     resources :notes, only: %i[update destroy]
     resources :let_stands, only: :destroy
     resources :delivered_files, only: :show

@@ -326,7 +326,28 @@ CREATE INDEX "index_let_stands_on_segment_id" ON "let_stands" ("segment_id");
 CREATE INDEX "index_let_stands_on_user_id" ON "let_stands" ("user_id");
 CREATE UNIQUE INDEX "index_let_stands_on_project_id_and_digest" ON "let_stands" ("project_id", "digest");
 CREATE UNIQUE INDEX "index_let_stands_on_client_id_and_digest" ON "let_stands" ("client_id", "digest");
+CREATE TABLE IF NOT EXISTS "review_rounds" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "number" integer NOT NULL, "reviser" varchar NOT NULL, "token" varchar NOT NULL, "state" varchar DEFAULT 'out' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "base" json DEFAULT '{}' NOT NULL, "back_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0a5883f287"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_a1aceb2133"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE SET NULL);
+CREATE INDEX "index_review_rounds_on_project_id" ON "review_rounds" ("project_id");
+CREATE INDEX "index_review_rounds_on_user_id" ON "review_rounds" ("user_id");
+CREATE UNIQUE INDEX "index_review_rounds_on_token" ON "review_rounds" ("token");
+CREATE TABLE IF NOT EXISTS "review_changes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "review_round_id" integer NOT NULL, "segment_id" integer NOT NULL, "before" text NOT NULL, "after" text NOT NULL, "author" varchar NOT NULL, "made_at" datetime(6), "kind" varchar NOT NULL, "words" integer DEFAULT 0 NOT NULL, "changed_words" integer DEFAULT 0 NOT NULL, "refused" varchar, "mended" text, "decision" varchar DEFAULT 'open' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_ab66e3e75d"
+FOREIGN KEY ("review_round_id")
+  REFERENCES "review_rounds" ("id")
+ ON DELETE CASCADE, CONSTRAINT "fk_rails_65b7955280"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+ ON DELETE CASCADE);
+CREATE INDEX "index_review_changes_on_review_round_id" ON "review_changes" ("review_round_id");
+CREATE INDEX "index_review_changes_on_segment_id" ON "review_changes" ("segment_id");
+CREATE UNIQUE INDEX "index_review_changes_on_review_round_id_and_segment_id" ON "review_changes" ("review_round_id", "segment_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126160000'),
 ('20261126150000'),
 ('20261126140000'),
 ('20261126130000'),

@@ -15,7 +15,8 @@ class Note < ApplicationRecord
 
   class << self
     # on: a Segment or a Document.
-    def add(on, text, by:, kind: "note", author: by.name)
+    # by: a User, or nil for somebody without an account, called author.
+    def add(on, text, by:, kind: "note", author: by&.name)
       segment = on if on.is_a?(Segment)
       create!(project: on.project, document: segment ? segment.document : on, segment: segment, user: by,
         author: author, kind: kind, text: text.strip, source: segment&.source, unit: segment&.unit_id)

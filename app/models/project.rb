@@ -24,6 +24,7 @@ class Project < ApplicationRecord
   has_many :memories, through: :attachments
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :notes, dependent: :delete_all
+  has_many :review_rounds, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
   has_many_attached :reference_files

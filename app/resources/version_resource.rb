@@ -3,5 +3,5 @@ class VersionResource < ApplicationResource
   typelize state: "State", origin: "Origin", author: "string | null"
 
   attributes :id, :target, :state, :origin, :created_at, :updated_at
-  attribute(:author) { |version| version.user&.name }
+  attribute(:author) { |version| version.origin["author"] || version.user&.name }
 end

@@ -23,6 +23,7 @@ import { PutAway } from '../put-away/PutAway'
 import { Brief } from '../brief/Brief'
 import { Count } from '../count/Count'
 import { Translate } from '../translate/Translate'
+import { Review } from '../review/Review'
 import { Questions } from '../notes/Questions'
 import { Deliver } from '../deliver/Deliver'
 // After the styles of all views.
@@ -56,6 +57,7 @@ export const Views = () => (
     <Route path="/projects/:id/check/profile" element={<CheckProfile />} />
     <Route path="/projects/:id/check/report" element={<CheckReport />} />
     <Route path="/clients/:client/checks" element={<CheckProfile />} />
+    <Route path="/projects/:id/review" element={<Review />} />
     <Route path="/projects/:id/questions" element={<Questions />} />
     <Route path="/projects/:id/deliver" element={<Deliver />} />
     <Route path="*" element={<Navigate to="/" replace />} />

@@ -12,7 +12,7 @@ export interface Progress {
   end?: Date | null
 }
 
-const STAGES = ['brief', 'count', 'translate', 'check', 'deliver'] as const
+const STAGES = ['brief', 'count', 'translate', 'check', 'review', 'deliver'] as const
 
 // Before the work has begun it is set up and counted; a template is only set up.
 export function stagesOf(project: Project) {

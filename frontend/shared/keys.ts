@@ -18,6 +18,8 @@ export const OUR_KEYS = {
   fix: 'Alt+F',
   letStand: 'Alt+Backspace',
   toText: 'Alt+G',
+  take: 'Enter',
+  leave: 'Backspace',
   takeWords: 'Alt+Shift+Enter',
   past: 'Alt+H',
   clear: 'Alt+Delete',
@@ -72,7 +74,7 @@ export const GROUPS: Record<string, Command[]> = {
   ],
   offered: ['nextProposal', 'previousProposal', 'takeProposal', 'takeWords', 'addTerm'],
   beside: ['companion', 'apartWindow', 'lookUp', 'entry', 'past', 'note'],
-  check: ['fix', 'letStand', 'toText'],
+  check: ['fix', 'letStand', 'toText', 'take', 'leave'],
   whole: ['palette', 'sheet'],
 }
 

@@ -11,7 +11,8 @@ const WORDS: Record<string, string> = {
   assembled: 'translate.assembled',
 }
 
-export function originText({ kind, score, touched }: Origin, t: TFunction): string {
+export function originText({ kind, score, touched, author }: Origin, t: TFunction): string {
+  if (kind === 'review') return t('translate.reviewedBy', { author })
   if (kind === 'memory') return t(touched ? 'translate.fromMemoryTouched' : 'translate.fromMemory', { score })
   return t(WORDS[kind ?? ''] ?? 'translate.typed')
 }

@@ -108,7 +108,9 @@ export interface Code {
   css?: string | null
 }
 export interface Origin {
-  kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source' | 'file' | 'earlier' | 'assembled'
+  kind?: 'typed' | 'memory' | 'machine' | 'repeated' | 'source' | 'file' | 'earlier' | 'assembled' | 'review'
+  // Whose wording was taken over.
+  author?: string
   score?: number
   memory?: string
   unit?: number
@@ -311,6 +313,10 @@ export interface Checked {
   left: number
   profile: 'project' | 'client' | 'default'
 }
+
+export type RoundState = 'out' | 'back' | 'closed'
+export type Decision = 'open' | 'taken' | 'left'
+export type ChangeKind = 'wording' | 'terms' | 'marks' | 'codes'
 
 export type ProjectKind = 'project' | 'template' | 'quick'
 export interface Working {

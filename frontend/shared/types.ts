@@ -15,6 +15,8 @@ export type {
   Quote,
   QuotePage,
   RateCard,
+  ReviewChange,
+  ReviewRound,
   Report,
   ReportLine,
   Segment,

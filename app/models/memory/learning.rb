@@ -46,7 +46,7 @@ module Memory::Learning
       {
         segment_id: segment.id,
         source: segment.source,
-        author: by.name,
+        author: segment.origin["author"] || by.name,
         created_at: Time.current,
         **attributes
       }
@@ -112,7 +112,7 @@ module Memory::Learning
     project = segment.project
     {
       target: segment.target,
-      changed_by: by.name,
+      changed_by: segment.origin["author"] || by.name,
       client: project.client&.name,
       subject: project.subject,
       project: project.reference,

@@ -62,6 +62,18 @@ module Segment::Translating
     end
   end
 
+  # A reviser's wording, taken over: reviewed, and in the history under the reviser's name.
+  def take_review(target, change, by:)
+    target = Glossema::Content.holdable(target)
+    check_codes(target)
+    transaction do
+      update!(target: target, state: "reviewed", version: version + 1, confirmed_at: Time.current,
+        origin: { "kind" => "review", "author" => change.author, "act" => change.review_round.tag })
+      remember(by)
+      teach(learning, by)
+    end
+  end
+
   # Another wording by an act, which stays in its state: what was confirmed is confirmed, what was not is not.
   # act: the tag that it is taken back by.
   def rewrite(target, act:, by:)
@@ -143,6 +155,9 @@ module Segment::Translating
 
   def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
 
+  # The memories that learn as she confirms.
+  def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
+
   # The other segments of the project with this source, but for those that are to differ.
   def twins = project.segments.where(source_key: source_key, source: source, exempt: false).where.not(id: id)
 
@@ -158,8 +173,6 @@ module Segment::Translating
   end
 
   # The memories that learn at once.
-  def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
-
   def check_codes(target) = Glossema::Content.parse(target, source_content)
 
   # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or

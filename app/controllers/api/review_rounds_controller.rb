@@ -1,0 +1,47 @@
+# Rounds of review: sheets out, and what became of them.
+module Api
+  class ReviewRoundsController < BaseController
+    DOCX = "application/vnd.openxmlformats-officedocument.wordprocessingml.document".freeze
+    SWITCHES = %w[tracking instructions terms notes].freeze
+
+    def index = answer(ReviewRoundResource.new(project.review_rounds.reorder(number: :desc)))
+
+    # params: reviser; of SWITCHES; segment_ids: of those that go out, all translated ones when left out.
+    def create
+      options = SWITCHES.to_h { |name| [name, ActiveModel::Type::Boolean.new.cast(params.fetch(name, true))] }
+      ids = params[:segment_ids] && Array(params[:segment_ids]).map(&:to_i)
+      round = ReviewRound.send_out(project, reviser: params[:reviser].to_s, by: current_user,
+        options: options, ids: ids)
+      answer(ReviewRoundResource.new(round), status: :created)
+    end
+
+    # The sheet as it went out, or its changes.
+    def show
+      return send_data(round.sheet.download, filename: round.sheet.filename.to_s, type: DOCX) if params[:as]
+
+      changes = round.corrections.includes(segment: :document).joins(segment: :document)
+        .order("documents.position", "segments.position")
+      render json: { round: ReviewRoundResource.new(round).to_h,
+                     changes: ReviewChangeResource.new(changes.to_a).to_h,
+                     amount: ReviewRound::Amount.of(round) }
+    end
+
+    # params: close: the round is over; reopen: all is to be decided again.
+    def update
+      sound = round.close if params[:close]
+      round.reopen(by: current_user) if params[:reopen]
+      round.project.announce("recut")
+      render json: { round: ReviewRoundResource.new(round).to_h, reviewed: sound }
+    end
+
+    def destroy
+      round.reopen(by: current_user) if round.corrections.where(decision: "taken").exists?
+      round.destroy!
+      head :no_content
+    end
+
+    private
+
+    def round = @round ||= ReviewRound.where(project: current_user.projects).find(params[:id])
+  end
+end

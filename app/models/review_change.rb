@@ -1,0 +1,36 @@
+# A change of a reviser's, taken or left.
+class ReviewChange < ApplicationRecord
+  DECISIONS = %w[open taken left].freeze
+
+  belongs_to :review_round
+  belongs_to :segment
+
+  validates :decision, inclusion: { in: DECISIONS }
+
+  # Was the segment changed by somebody else since it went out?
+  def conflict? = decision == "open" && segment.target != before
+
+  # decision: of DECISIONS. Returns the segment where it reads otherwise now, else nil. Raises Refused
+  # "change-refused" where its codes are damaged and the mended wording is not asked for.
+  def decide(decision, by:, mended: false)
+    wanted = mended ? self.mended : after
+    raise Glossema::Refused.new("change-refused",
+      reason: refused) if decision == "taken" && refused && !mended
+
+    was, self.decision = self.decision, decision
+    save!
+    return segment.tap { |one| one.take_review(wanted, self, by: by) } if decision == "taken"
+
+    was == "taken" ? back(by) : nil
+  end
+
+  private
+
+  # What was taken is as it was before, if nobody wrote in it since.
+  def back(by)
+    return unless segment.origin["act"] == review_round.tag
+
+    segment.back_before(review_round.tag, segment.learning, by)
+    segment
+  end
+end

@@ -1,0 +1,59 @@
+# The sheet of a round: its segments as the core's rows.
+class ReviewRound::Sheet
+  # ids: of segments, or nil for all that have a translation.
+  def initialize(round, ids)
+    @round, @project, @ids = round, round.project, ids
+    raise Glossema::Refused.new("sheet-empty") if segments.empty?
+  end
+
+  def name
+    [@project.reference, @round.reviser, @round.number].compact_blank.join(" ").tr("/\\", "-").concat(".docx")
+  end
+
+  def base = segments.to_h { |segment| [segment.id, segment.target] }
+
+  def bytes
+    options = @round.options
+    Glossema::Review::Sheet.new(
+      id: @round.token, title: [@project.reference, @project.name].compact_blank.join(" · "),
+      languages: [@project.source_lang, @project.target_lang], rows: segments.map { |segment| row(segment) },
+      instructions: options["instructions"] == false ? [] : Glossema::Review::Instructions::PARTS,
+      tracking: options["tracking"] != false, notes: options["notes"] != false,
+      terms: options["terms"] == true
+    ).bytes
+  end
+
+  private
+
+  def segments
+    @segments ||= begin
+      list = Project::Looking.new(@project).translated
+      list = list.where(id: @ids) if @ids
+      list.order("documents.position", :position).includes(:document).to_a
+    end
+  end
+
+  def row(segment)
+    several = @project.documents.size > 1
+    Glossema::Review::Row.new(id: segment.id, file: several ? segment.document.name : nil,
+      number: segment.position, source: segment.source_content, target: segment.target_content,
+      notes: [segment.note, *notes.fetch(segment.id, [])].compact_blank, terms: terms(segment))
+  end
+
+  def notes
+    @notes ||= @project.notes.there.where(kind: "note", settled_at: nil).where.not(segment_id: nil)
+      .group_by(&:segment_id).transform_values { |list| list.map(&:text) }
+  end
+
+  def terms(segment)
+    return [] unless @round.options["terms"]
+
+    text = segment.source_content.text
+    finders.flat_map { |finder| finder.find(text) }.uniq(&:entry).filter_map do |found|
+      into = found.entry.in(@project.target_lang).flat_map(&:usable).map(&:written)
+      [text[found.from...found.to], into] if into.any?
+    end
+  end
+
+  def finders = @finders ||= @project.term_finders(@project.source_lang, checking: true)
+end

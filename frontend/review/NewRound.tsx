@@ -1,0 +1,57 @@
+// A new round: to whom, and what the sheet holds.
+import { Button, Checkbox, Input } from 'antd'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { Project } from '../shared/types'
+import { useAct } from '../shared/useAct'
+import { sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
+
+const SWITCHES = ['tracking', 'instructions', 'terms', 'notes'] as const
+const USUAL: SheetOptions = { reviser: '', tracking: true, instructions: true, terms: false, notes: true }
+
+export function NewRound({ project, onMade }: { project: Project; onMade: (id: number) => void }) {
+  const { t } = useTranslation()
+  const [options, setOptions] = useState(USUAL)
+  const { act, busy } = useAct()
+  const refresh = useRefreshRounds(project.id)
+  const make = () =>
+    void act(async () => {
+      const round = await sendOut(project.id, options)
+      await refresh()
+      onMade(round.id)
+      window.location.assign(sheetAddress(round.id))
+    })
+  return (
+    <>
+      <h1>{t('review.newTitle')}</h1>
+      <p className="quiet">{t('review.newLead')}</p>
+      <form
+        className="new-round"
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (options.reviser.trim()) make()
+        }}
+      >
+        <label>
+          <span>{t('review.reviser')}</span>
+          <Input
+            value={options.reviser}
+            onChange={(event) => setOptions({ ...options, reviser: event.target.value })}
+          />
+        </label>
+        {SWITCHES.map((name) => (
+          <Checkbox
+            key={name}
+            checked={options[name]}
+            onChange={(event) => setOptions({ ...options, [name]: event.target.checked })}
+          >
+            {t(`review.switches.${name}`)}
+          </Checkbox>
+        ))}
+        <Button type="primary" htmlType="submit" disabled={!options.reviser.trim()} loading={busy}>
+          {t('review.make')}
+        </Button>
+      </form>
+    </>
+  )
+}

@@ -1,0 +1,75 @@
+// Rounds of review: what is asked of the server.
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback } from 'react'
+import { api } from '../shared/api'
+import { keys } from '../shared/queryKeys'
+import type { ChangeKind, Decision, ReviewChange, ReviewRound } from '../shared/types'
+
+export interface Amount {
+  words: number
+  changed: number
+  segments: number
+  sent: number
+  kinds: Partial<Record<ChangeKind, number>>
+  files: { name: string; changes: number; words: number }[]
+}
+export interface RoundPage {
+  round: ReviewRound
+  changes: ReviewChange[]
+  amount: Amount
+}
+// What was not as it went out.
+export interface Strange {
+  added: string[]
+  doubled: number[]
+  gone: number[]
+  foreign: number
+}
+export interface SheetOptions {
+  reviser: string
+  tracking: boolean
+  instructions: boolean
+  terms: boolean
+  notes: boolean
+}
+
+export const useRounds = (project: number) =>
+  useQuery({
+    queryKey: keys.rounds(project),
+    queryFn: () => api.get<ReviewRound[]>(`/projects/${project}/review_rounds`),
+  })
+
+export const useRound = (round: number | undefined) =>
+  useQuery({
+    queryKey: keys.round(round ?? 0),
+    queryFn: () => api.get<RoundPage>(`/review_rounds/${round}`),
+    enabled: round !== undefined,
+  })
+
+export function useRefreshRounds(project: number) {
+  const cache = useQueryClient()
+  return useCallback(
+    () =>
+      Promise.all([
+        cache.invalidateQueries({ queryKey: keys.rounds(project) }),
+        cache.invalidateQueries({ queryKey: keys.anyRound }),
+      ]),
+    [cache, project],
+  )
+}
+
+export const sendOut = (project: number, options: SheetOptions) =>
+  api.post<ReviewRound>(`/projects/${project}/review_rounds`, options)
+export const sheetAddress = (round: number) => `/api/review_rounds/${round}?as=docx`
+
+export function bringBack(project: number, file: File) {
+  const form = new FormData()
+  form.append('file', file)
+  return api.post<{ round: ReviewRound; strange: Strange }>(`/projects/${project}/review_sheet`, form)
+}
+
+export const decide = (round: number, ids: number[], decision: Decision, mended = false) =>
+  api.post(`/review_rounds/${round}/decisions`, { ids, decision, ...(mended ? { mended } : {}) })
+export const closeRound = (round: number) =>
+  api.patch<{ reviewed: number }>(`/review_rounds/${round}`, { close: true })
+export const reopenRound = (round: number) => api.patch(`/review_rounds/${round}`, { reopen: true })

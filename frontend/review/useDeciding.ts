@@ -1,0 +1,38 @@
+// Changes decided, all taken back, a round closed.
+import { App } from 'antd'
+import { useTranslation } from 'react-i18next'
+import type { Decision, ReviewChange } from '../shared/types'
+import { useAct } from '../shared/useAct'
+import { useOffer } from '../shared/useOffer'
+import { closeRound, decide, reopenRound, useRefreshRounds } from './queries'
+
+export function useDeciding(project: number, round: number) {
+  const { t } = useTranslation()
+  const { message } = App.useApp()
+  const { act } = useAct()
+  const offer = useOffer('review')
+  const refresh = useRefreshRounds(project)
+  const then = (work: () => Promise<unknown>) =>
+    void act(async () => {
+      await work()
+      await refresh()
+    })
+  const ids = (changes: ReviewChange[]) => changes.map(({ id }) => id)
+  return {
+    decide: (changes: ReviewChange[], decision: Decision, mended = false) =>
+      then(async () => {
+        await decide(round, ids(changes), decision, mended)
+        if (decision === 'open') return
+        const undo = () => then(() => decide(round, ids(changes), 'open'))
+        offer(t(`review.said.${decision}`, { count: changes.length }), t('app.undo'), undo)
+      }),
+    reopen: () => then(() => reopenRound(round)),
+    close: () =>
+      then(async () => {
+        const { reviewed } = await closeRound(round)
+        void message.success(t('review.reviewed', { count: reviewed }))
+      }),
+  }
+}
+
+export type Deciding = ReturnType<typeof useDeciding>

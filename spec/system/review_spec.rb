@@ -1,0 +1,78 @@
+# A whole round: the sheet out, edited by a word processor, back, its changes taken and left by key.
+require_relative "../../core/spec/support/office"
+
+RSpec.describe "Review" do
+  let(:user) { make_user }
+  let(:project) do
+    make_project(user, manual_docx([["p", "Check the chain."], ["p", ["<w:b/>", "Warning:"], " hot"],
+                                    ["p", "Stop now."]]))
+  end
+  let(:segments) { project.segments.order(:position).to_a }
+  let(:round) { project.review_rounds.first }
+
+  before do
+    ["Controllare la catena.", "{1}Avvertenza:{/1} caldo", "Fermarsi."].zip(segments) do |text, segment|
+      segment.confirm(text, origin: { "kind" => "typed" }, by: user)
+    end
+    sign_in(user)
+    visit "/projects/#{project.id}/review"
+  end
+
+  def send_out
+    expect(page).to have_css("h1", text: "A sheet for a reviser")
+    expect(faults).to eq([])
+    fill_in "Who reads it", with: "Matteo Ferrante"
+    click_button "Make the sheet"
+    expect(page).to have_css("h1", text: "Out to Matteo Ferrante")
+  end
+
+  def come_back(*edits)
+    bytes = Office.edit(on_disk_round.sheet.download, [["track", true], *edits])
+    path = File.join(Dir.mktmpdir, "back.docx")
+    File.binwrite(path, bytes)
+    find(".review .drop input", visible: :all).set(path)
+    expect(page).to have_css("h1", text: "Back from Matteo Ferrante")
+  end
+
+  def on_disk_round = ReviewRound.uncached { ReviewRound.last }
+
+  it "goes out, comes back, and is decided by key, each with a way back" do
+    send_out
+    expect(faults).to eq([])
+    come_back(%w[replace Controllare Verificare], %w[replace Fermarsi Arrestarsi], ["replace", "‹1›", ""])
+    expect(page).to have_text("3 changes: 0 taken, 0 left, 3 to decide")
+    expect(page).to have_css(".changes ins", text: "Verificare")
+    expect(page).to have_css(".changes del", text: "Controllare")
+    expect(page).to have_css(".changes .refused", text: "Codes were deleted: {1}.")
+    expect(faults).to eq([])
+    find(".changes li:first-child .fix").send_keys(:enter)
+    expect(page).to have_text("1 taken, 0 left, 2 to decide")
+    expect(on_disk(segments[0])).to have_attributes(target: "Verificare la catena.", state: "reviewed")
+    eventually { expect(page.evaluate_script("document.activeElement.dataset.walked")).to eq("true") }
+    press(:backspace)
+    expect(page).to have_text("1 taken, 1 left, 1 to decide")
+    click_button "take everything back"
+    expect(page).to have_text("0 taken, 0 left, 3 to decide")
+    eventually { expect(on_disk(segments[0]).target).to eq("Controllare la catena.") }
+    click_button "Take it with the codes put back"
+    expect(page).to have_text("1 taken, 0 left, 2 to decide")
+    click_button "Take all that are left (2)"
+    expect(page).to have_text("3 taken, 0 left, 0 to decide")
+    click_button "close the round"
+    expect(page).to have_text("The round is closed")
+    visit "/projects/#{project.id}/translate##{segments[0].id}"
+    expect(page).to have_css(".card .foot", text: "from review by Matteo Ferrante")
+  end
+
+  it "says what was not as it went out, and refuses a sheet that is not ours" do
+    send_out
+    find(".review .drop input", visible: :all).set(File.join(Dir.mktmpdir, "x.docx").tap { |path|
+      File.binwrite(path, manual_docx)
+    })
+    expect(page).to have_text("is no review sheet")
+    come_back(["track", false], ["remove_row", 1], ["add_row", "Nuovo"])
+    expect(page).to have_css(".strange", text: "Row 1 is not in the sheet any more")
+    expect(page).to have_css(".strange", text: "A row was added and is not taken in: Nuovo")
+    expect(page).to have_text("Nothing was changed.")
+  end
+end
