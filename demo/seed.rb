@@ -1,6 +1,7 @@
 # The demo: Ines Calloway with two clients, two memories and three projects. Never touches data that is there.
 require_relative "manual"
 require_relative "office"
+require_relative "review"
 require_relative "terms"
 require_relative "stock"
 
@@ -48,6 +49,7 @@ module Demo
       slip(manual)
       make_service
       make_notes(manual)
+      Review.new(guide, @user).run
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
     end
