@@ -9,7 +9,7 @@ import { ChangeItem } from './ChangeItem'
 import { StrangeThings } from './StrangeThings'
 import { useDeciding } from './useDeciding'
 import { useDecidingByKey } from './useDecidingByKey'
-import { useRound, type RoundPage, type Strange } from './queries'
+import { reportAddress, useRound, type RoundPage, type Strange } from './queries'
 
 interface Props {
   project: Project
@@ -58,6 +58,9 @@ function Changes({ project, page, strange }: ChangesProps) {
               {t('review.takeAll', { count: left.length })}
             </button>
           )}
+          <a className="quiet-link" href={reportAddress(round.id)} download>
+            {t('review.report')}
+          </a>
           {round.counts.taken > 0 && (
             <button type="button" className="quiet-link" onClick={deciding.reopen}>
               {t('review.takeBack')}

@@ -1,13 +1,20 @@
 // A new round: to whom, and what the sheet holds.
-import { Button, Checkbox, Input } from 'antd'
+import { Button, Checkbox, Input, Radio } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Project } from '../shared/types'
 import { useAct } from '../shared/useAct'
-import { sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
+import { FORMS, sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
 
 const SWITCHES = ['tracking', 'instructions', 'terms', 'notes'] as const
-const USUAL: SheetOptions = { reviser: '', tracking: true, instructions: true, terms: false, notes: true }
+const USUAL: SheetOptions = {
+  reviser: '',
+  as: 'docx',
+  tracking: true,
+  instructions: true,
+  terms: false,
+  notes: true,
+}
 
 export function NewRound({ project, onMade }: { project: Project; onMade: (id: number) => void }) {
   const { t } = useTranslation()
@@ -39,7 +46,13 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
             onChange={(event) => setOptions({ ...options, reviser: event.target.value })}
           />
         </label>
-        {SWITCHES.map((name) => (
+        <Radio.Group
+          aria-label={t('review.as')}
+          value={options.as}
+          options={FORMS.map((value) => ({ value, label: t(`review.forms.${value}`) }))}
+          onChange={(event) => setOptions({ ...options, as: event.target.value as SheetOptions['as'] })}
+        />
+        {SWITCHES.filter((name) => options.as === 'docx' || name === 'notes').map((name) => (
           <Checkbox
             key={name}
             checked={options[name]}

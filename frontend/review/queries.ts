@@ -25,8 +25,10 @@ export interface Strange {
   gone: number[]
   foreign: number
 }
+export const FORMS = ['docx', 'xliff', 'xliff12', 'tmx'] as const
 export interface SheetOptions {
   reviser: string
+  as: (typeof FORMS)[number]
   tracking: boolean
   instructions: boolean
   terms: boolean
@@ -60,7 +62,8 @@ export function useRefreshRounds(project: number) {
 
 export const sendOut = (project: number, options: SheetOptions) =>
   api.post<ReviewRound>(`/projects/${project}/review_rounds`, options)
-export const sheetAddress = (round: number) => `/api/review_rounds/${round}?as=docx`
+export const sheetAddress = (round: number) => `/api/review_rounds/${round}?as=file`
+export const reportAddress = (round: number) => `/api/review_rounds/${round}?as=report`
 
 export function bringBack(project: number, file: File) {
   const form = new FormData()

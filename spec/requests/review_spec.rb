@@ -24,7 +24,7 @@ RSpec.describe "Review" do
   end
 
   def sheet
-    get "/api/review_rounds/#{round.id}", params: { as: "docx" }
+    get "/api/review_rounds/#{round.id}", params: { as: "file" }
     response.body
   end
 
@@ -155,6 +155,34 @@ RSpec.describe "Review" do
     delete "/api/review_rounds/#{round.id}"
     expect(segments[0].reload.target).to eq("Controllare la catena.")
     expect(project.review_rounds.count).to eq(0)
+  end
+
+  %w[xliff xliff12 tmx].each do |form|
+    it "goes through an outside program as #{form}, and comes back the same way" do
+      expect(send_out(as: form)["sheet"]).to end_with(Glossema::Review::Bilingual::FORMS.fetch(form))
+      text = sheet.dup.force_encoding("UTF-8")
+      expect(bring(text, name: "back.#{form}")["round"]["state"]).to eq("back")
+      expect(changes).to eq([])
+      bring(text.sub("Controllare", "Verificare").sub("Stop now.", "Halt now."), name: "back.#{form}")
+      expect(changes.map { |one| one.values_at("number", "after", "refused") }).to eq([
+        [1, "Verificare la catena.", nil],
+        [3, "Fermarsi.", "The source was changed in this file; its translation is not taken in."]
+      ])
+      decide("taken", changes.first(1))
+      expect(segments[0].reload).to have_attributes(target: "Verificare la catena.", state: "reviewed")
+    end
+  end
+
+  it "is told in a report, how much and of what kind" do
+    send_out
+    bring(edited(%w[replace Controllare Verificare]))
+    get "/api/review_rounds/#{round.id}", params: { as: "report" }
+    bytes = response.body
+    table = Glossema::Formats.detect(bytes, "f.xlsx").read(bytes, name: "f.xlsx", options: {})
+    expect(table.first_rows(20)).to include(["Reviser", "Matteo Ferrante"], ["Segments changed", "1"],
+      ["Words changed", "1"], ["Changes: wording", "1"])
+    strings = Zip::File.open_buffer(StringIO.new(bytes)).read("xl/sharedStrings.xml")
+    expect(strings).to include("Verificare la catena.", "Controllare la catena.")
   end
 
   it "takes comments for notes, once" do

@@ -19,7 +19,7 @@ RSpec.describe "Review" do
   end
 
   def send_out
-    expect(page).to have_css("h1", text: "A sheet for a reviser")
+    expect(page).to have_css("h1", text: "Out for review")
     expect(faults).to eq([])
     fill_in "Who reads it", with: "Matteo Ferrante"
     click_button "Make the sheet"

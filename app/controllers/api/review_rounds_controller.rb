@@ -1,23 +1,25 @@
 # Rounds of review: sheets out, and what became of them.
 module Api
   class ReviewRoundsController < BaseController
-    DOCX = "application/vnd.openxmlformats-officedocument.wordprocessingml.document".freeze
     SWITCHES = %w[tracking instructions terms notes].freeze
 
     def index = answer(ReviewRoundResource.new(project.review_rounds.reorder(number: :desc)))
 
-    # params: reviser; of SWITCHES; segment_ids: of those that go out, all translated ones when left out.
+    # params: reviser; as: of ReviewRound::Sheet::FORMS; of SWITCHES; segment_ids: of those that go out, all
+    # translated ones when left out.
     def create
       options = SWITCHES.to_h { |name| [name, ActiveModel::Type::Boolean.new.cast(params.fetch(name, true))] }
+      options["as"] = params[:as].to_s.presence || "docx"
       ids = params[:segment_ids] && Array(params[:segment_ids]).map(&:to_i)
       round = ReviewRound.send_out(project, reviser: params[:reviser].to_s, by: current_user,
         options: options, ids: ids)
       answer(ReviewRoundResource.new(round), status: :created)
     end
 
-    # The sheet as it went out, or its changes.
+    # params: as: "file", the sheet as it went out, or "report", its changes as a workbook.
     def show
-      return send_data(round.sheet.download, filename: round.sheet.filename.to_s, type: DOCX) if params[:as]
+      return send_file_of(round) if params[:as] == "file"
+      return send_report(round) if params[:as] == "report"
 
       changes = round.corrections.includes(segment: :document).joins(segment: :document)
         .order("documents.position", "segments.position")
@@ -41,6 +43,14 @@ module Api
     end
 
     private
+
+    def send_file_of(round) =
+      send_data(round.sheet.download, filename: round.sheet.filename.to_s, type: "application/octet-stream")
+
+    def send_report(round)
+      report = ReviewRound::Report.new(round)
+      send_data report.xlsx, filename: report.name, type: "application/octet-stream"
+    end
 
     def round = @round ||= ReviewRound.where(project: current_user.projects).find(params[:id])
   end

@@ -5,7 +5,7 @@ class ReviewRound::Reading
   # Raises Refused "sheet-none", "sheet-strange" and what a damaged file is refused for.
   def initialize(round, bytes, name)
     @round, @project, @name = round, round.project, name
-    @returned = Glossema::Review::Returned.new(bytes, name)
+    @returned = Glossema::Review.read(bytes.b, name)
     raise Glossema::Refused.new("sheet-strange",
       name: name) unless @returned.id.nil? || @returned.id == round.token
 
@@ -19,7 +19,7 @@ class ReviewRound::Reading
 
   # The round that a sheet belongs to, among those of a user. Raises Refused "sheet-strange".
   def self.round_of(bytes, name, rounds)
-    token = Glossema::Review::Returned.new(bytes, name).id
+    token = Glossema::Review.read(bytes.b, name).id
     rounds.find_by(token: token) || raise(Glossema::Refused.new("sheet-strange", name: name))
   end
 
@@ -57,7 +57,7 @@ class ReviewRound::Reading
 
   def change(row, segment)
     before = Glossema::Content.parse(@round.base.fetch(row.id), segment.source_content)
-    outcome = Glossema::Review::Outcome.of(row, @returned, source: segment.source_content, before: before)
+    outcome = Glossema::Review::Outcome.of(row, source: segment.source_content, before: before)
     return unless outcome.changed?
 
     @round.corrections.create!(segment: segment, before: before.written, after: outcome.written,

@@ -1,5 +1,7 @@
 # The sheet of a round: its segments as the core's rows.
 class ReviewRound::Sheet
+  FORMS = { "docx" => "docx", **Glossema::Review::Bilingual::FORMS }.freeze
+
   # ids: of segments, or nil for all that have a translation.
   def initialize(round, ids)
     @round, @project, @ids = round, round.project, ids
@@ -7,23 +9,30 @@ class ReviewRound::Sheet
   end
 
   def name
-    [@project.reference, @round.reviser, @round.number].compact_blank.join(" ").tr("/\\", "-").concat(".docx")
+    [@project.reference, @round.reviser, @round.number].compact_blank.join(" ").tr("/\\", "-")
+      .concat(".", FORMS.fetch(form))
   end
 
   def base = segments.to_h { |segment| [segment.id, segment.target] }
 
   def bytes
-    options = @round.options
-    Glossema::Review::Sheet.new(
-      id: @round.token, title: [@project.reference, @project.name].compact_blank.join(" · "),
-      languages: [@project.source_lang, @project.target_lang], rows: segments.map { |segment| row(segment) },
-      instructions: options["instructions"] == false ? [] : Glossema::Review::Instructions::PARTS,
-      tracking: options["tracking"] != false, notes: options["notes"] != false,
-      terms: options["terms"] == true
-    ).bytes
+    about = { id: @round.token, title: [@project.reference, @project.name].compact_blank.join(" · "),
+              languages: [@project.source_lang, @project.target_lang], rows: segments.map { |one| row(one) } }
+    return Glossema::Review::Bilingual.write(form, **about) unless form == "docx"
+
+    Glossema::Review::Sheet.new(**about, **switches).bytes
   end
 
   private
+
+  def form = FORMS.key?(@round.options["as"]) ? @round.options["as"] : "docx"
+
+  def switches
+    options = @round.options
+    { instructions: options["instructions"] == false ? [] : Glossema::Review::Instructions::PARTS,
+      tracking: options["tracking"] != false, notes: options["notes"] != false,
+      terms: options["terms"] == true }
+  end
 
   def segments
     @segments ||= begin

@@ -30,7 +30,7 @@ RSpec.describe Glossema::Review::Sheet do
     returned = back(docx)
     returned.rows.filter_map { |row|
       at = row.id[/u(\d+)/, 1].to_i
-      outcome = Glossema::Review::Outcome.of(row, returned, source: content(pairs[at][0]),
+      outcome = Glossema::Review::Outcome.of(row, source: content(pairs[at][0]),
         before: content(pairs[at][1]))
       [at, outcome] if outcome.changed?
     }.to_h

@@ -39,7 +39,7 @@ module Glossema
         }
 
         strange_rows(returned, places, File.basename(path))
-        taken = returned.rows.filter_map { |row| places[row.id] && row_back(row, places[row.id], returned) }
+        taken = returned.rows.filter_map { |row| places[row.id] && row_back(row, places[row.id]) }
         write_back(taken) if @options[:output]
         DONE
       end
@@ -96,11 +96,11 @@ module Glossema
       end
 
       # Says what was changed in a row; answers [Place, Content] where it can be taken in.
-      def row_back(row, place, returned)
+      def row_back(row, place)
         segment = place.segment
         before = segment.target || Content.new
         row.comments.each { |one| say(comment_line(place, one)) }
-        outcome = Review::Outcome.of(row, returned, source: segment.content, before: before)
+        outcome = Review::Outcome.of(row, source: segment.content, before: before)
         return unless outcome.changed?
 
         say("file" => place.file.name, "id" => segment.id, "before" => before.written,

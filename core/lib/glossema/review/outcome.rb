@@ -5,8 +5,9 @@ module Glossema
     # nil; before: Content.
     Outcome = Struct.new(:written, :target, :refused, :before, keyword_init: true) do
       # row: Returned::Back; source: Content whose codes may be used; before: Content that went out.
-      def self.of(row, _returned, source:, before:)
-        return cells(before) if row.trouble
+      def self.of(row, source:, before:)
+        return unread("sheet-cells", before) if row.trouble
+        return unread("sheet-source", before) if row.source && fold(row.source) != fold(source.text)
 
         written = Settled.of(before.written, CodeMarks.written(row.raw, source))
         target = Content.parse(written, source)
@@ -16,8 +17,10 @@ module Glossema
         new(written: written, target: nil, refused: e, before: before)
       end
 
-      def self.cells(before) =
-        new(written: before.written, target: nil, refused: Refused.new("sheet-cells"), before: before)
+      def self.unread(code, before) =
+        new(written: before.written, target: nil, refused: Refused.new(code), before: before)
+
+      def self.fold(text) = text.gsub(/[[:space:]]+/, " ").strip
 
       # Codes must be those of the source or of what went out, and close in order.
       def self.damage(source, before, target)
@@ -40,7 +43,7 @@ module Glossema
           open.pop == code.id
         end && open.empty?
       end
-      private_class_method :cells, :damage, :nested?
+      private_class_method :unread, :fold, :damage, :nested?
 
       def changed? = !refused.nil? || target.written != before.written
     end

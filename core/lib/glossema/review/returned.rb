@@ -7,10 +7,10 @@ module Glossema
   module Review
     class Returned
       W = SheetParts::W
-      # A row that came back. id, stamp: see Row; written: the target as it is now, codes as marks of their
-      # numbers (raw: [[text, coded?] …], for Returned#target); author, at (ISO 8601): of its last change,
-      # or those of the file; comments: [Comment …]; trouble: why it cannot be read, or nil.
-      Back = Struct.new(:id, :stamp, :raw, :author, :at, :comments, :trouble, keyword_init: true)
+      # A row that came back. id, stamp: see Row; raw: its target as it is now, [[text, is it a code?] …], see
+      # CodeMarks; author, at (ISO 8601): of its last change, or those of the file; comments: [Comment …];
+      # trouble: why it cannot be read, or nil; source: its text, where it may have been changed.
+      Back = Struct.new(:id, :stamp, :raw, :author, :at, :comments, :trouble, :source, keyword_init: true)
       Comment = Struct.new(:text, :author, :at, keyword_init: true)
       GONE = "ancestor::w:del or ancestor::w:moveFrom".freeze
 
@@ -29,9 +29,6 @@ module Glossema
         @added, @doubled = [], []
         read(name)
       end
-
-      # back: a Back; codes: those that may be used → Content. Raises Refused "code-unknown".
-      def target(back, codes) = Content.parse(CodeMarks.written(back.raw, codes), codes)
 
       private
 
