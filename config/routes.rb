@@ -75,6 +75,7 @@ Rails.application.routes.draw do
       resource :term_places, only: :show
       resource :spelling, only: %i[show create update destroy]
       resources :deliveries, only: %i[index create]
+      resource :delivery_differences, only: :show, controller: "delivery_differences"
       resources :notes, only: %i[index create]
       resource :narrowing, only: :show
       resource :findings, only: :update

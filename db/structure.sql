@@ -40,7 +40,7 @@ FOREIGN KEY ("document_id")
 );
 CREATE INDEX "index_delivered_files_on_delivery_id" ON "delivered_files" ("delivery_id");
 CREATE INDEX "index_delivered_files_on_document_id" ON "delivered_files" ("document_id");
-CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, CONSTRAINT "fk_rails_34181aa9f5"
+CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, "message" text DEFAULT '' NOT NULL, CONSTRAINT "fk_rails_34181aa9f5"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 , CONSTRAINT "fk_rails_de15c80c9c"
@@ -347,6 +347,7 @@ CREATE INDEX "index_review_changes_on_review_round_id" ON "review_changes" ("rev
 CREATE INDEX "index_review_changes_on_segment_id" ON "review_changes" ("segment_id");
 CREATE UNIQUE INDEX "index_review_changes_on_review_round_id_and_segment_id" ON "review_changes" ("review_round_id", "segment_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126170000'),
 ('20261126160000'),
 ('20261126150000'),
 ('20261126140000'),

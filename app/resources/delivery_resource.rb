@@ -3,7 +3,7 @@ class DeliveryResource < ApplicationResource
   typelize unfinished: "Record<string, Unfinished>", author: "string", files: "DeliveredFile[]",
     checks: "Checked | null"
 
-  attributes :id, :number, :unfinished, :checks, :learned, :created_at
+  attributes :id, :number, :unfinished, :checks, :message, :learned, :created_at
   attribute(:author) { |delivery| delivery.user.name }
   attribute(:files) do |delivery|
     delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) }

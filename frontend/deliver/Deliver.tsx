@@ -1,6 +1,6 @@
 // Deliver: what is not ready with a way there, then the files with their proof, then the history.
 import { Button } from 'antd'
-import { useRef } from 'react'
+import { useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
@@ -10,7 +10,10 @@ import type { Readiness } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { DeliveryLine } from './DeliveryLine'
 import { ForClient } from './ForClient'
+import { Message } from './Message'
 import { NotReady } from './NotReady'
+import { SinceLast } from './SinceLast'
+import { WhichFiles } from './WhichFiles'
 import { deliver, useDelivered, useDeliveries, useReadiness } from './queries'
 import './deliver.css'
 
@@ -24,6 +27,8 @@ export function Deliver() {
   const id = Number(useParams().id)
   const { act, busy } = useAct()
   const history = useRef<HTMLDivElement>(null)
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
+  const [written, setWritten] = useState<string | null>(null)
   const project = useDelivered(id)
   const readiness = useReadiness(id)
   const deliveries = useDeliveries(id)
@@ -37,9 +42,11 @@ export function Deliver() {
       <Frame project={project.data}>{error ? <Failure error={error} again={again} /> : <Waiting />}</Frame>
     )
 
+  const message = written ?? readiness.data.message
+  const chosen = project.data.documents.filter((document) => !left.has(document.id))
   const make = () =>
     void act(async () => {
-      await deliver(id)
+      await deliver(id, { document_ids: chosen.map((document) => document.id), message })
       await deliveries.refetch()
       history.current?.scrollIntoView({ block: 'nearest' })
     })
@@ -55,11 +62,20 @@ export function Deliver() {
         ) : (
           <NotReady readiness={readiness.data} project={project.data} />
         )}
+        <WhichFiles project={project.data} left={left} onLeft={setLeft} />
+        <Message text={message} onChange={setWritten} />
         <p className="deliver-act">
-          <Button type={ready ? 'primary' : 'default'} size="large" loading={busy} onClick={make}>
+          <Button
+            type={ready ? 'primary' : 'default'}
+            size="large"
+            loading={busy}
+            disabled={!chosen.length}
+            onClick={make}
+          >
             {busy ? t('deliver.making') : label}
           </Button>
         </p>
+        <SinceLast project={id} stamp={deliveries.data?.length ?? 0} />
         <div ref={history}>
           <h2>{t('deliver.history')}</h2>
           {deliveries.data?.length ? (

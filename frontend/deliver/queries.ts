@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { Delivery, Readiness } from '../shared/types'
+import type { Delivery, Difference, Readiness } from '../shared/types'
 import { projectQuery } from '../shared/useProject'
 
 export const useDelivered = (id: number) => useQuery({ ...projectQuery(id), refetchOnMount: 'always' })
@@ -21,4 +21,27 @@ export const useDeliveries = (project: number) =>
     refetchOnMount: 'always',
   })
 
-export const deliver = (project: number) => api.post<Delivery>(`/projects/${project}/deliveries`)
+export interface Since {
+  number: number | null
+  count: number
+  rows: {
+    segment_id: number
+    number: number
+    file: string
+    source: string
+    before: string
+    now: string
+    differences: Difference[]
+  }[]
+}
+
+// stamp: changes with each delivery.
+export const useSinceLast = (project: number, stamp: number) =>
+  useQuery({
+    queryKey: keys.sinceLast(project, stamp),
+    queryFn: () => api.get<Since>(`/projects/${project}/delivery_differences`),
+    refetchOnMount: 'always',
+  })
+
+export const deliver = (project: number, fields: { document_ids: number[]; message: string }) =>
+  api.post<Delivery>(`/projects/${project}/deliveries`, fields)

@@ -22,6 +22,7 @@ export const keys = {
   segments: (project: number) => ['segments', project] as const,
   concordance: (project: number, ...asked: unknown[]) => ['concordance', project, ...asked] as const,
   readiness: (project: number) => ['readiness', project] as const,
+  sinceLast: (project: number, stamp: number) => ['since-last', project, stamp] as const,
   deliveries: (project: number) => ['deliveries', project] as const,
   rules: (owner: string) => ['rules', owner] as const,
   pages: ['page'] as const,

@@ -304,6 +304,8 @@ export interface Readiness {
   words: Partial<Record<State, number>>
   // Segments the checks have not looked at.
   unchecked: number
+  // What is proposed to be written to the client.
+  message: string
 }
 // What the checks said of a delivery.
 export interface Checked {

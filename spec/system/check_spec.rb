@@ -199,8 +199,16 @@ RSpec.describe "Check" do
     visit "/projects/#{project.id}/deliver"
     expect(page).to have_text("one segment holds something that must be fixed")
     expect(faults).to eq([])
+    find("summary", text: "What is written to the client").click
+    fill_in "What is written to the client", with: "Here it is."
     click_button "Deliver all the same"
     expect(page).to have_text("checked: 1 must fix, 2 have a look, 0 let stand")
+    expect(page).to have_css("h2", text: "Since delivery 1")
+    expect(project.deliveries.first.message).to eq("Here it is.")
+    segments[3].reload.confirm("Fissare il portapacchi.", origin: { "kind" => "typed" }, by: user)
+    visit "/projects/#{project.id}/deliver"
+    expect(page).to have_css(".since-last ins", text: "Fissare")
+    expect(faults).to eq([])
   end
 
   it "looks at a long text in the background" do

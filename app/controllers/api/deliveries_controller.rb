@@ -4,7 +4,12 @@ module Api
     def index =
       answer(DeliveryResource.new(project.deliveries.includes(:user, :files).reorder(number: :desc)))
 
-    def create = answer(DeliveryResource.new(Delivery.make(project, by: current_user)), status: :created)
+    # params: document_ids: of the files that go out, all when left out; message: to the client.
+    def create
+      ids = params[:document_ids] && Array(params[:document_ids]).map(&:to_i)
+      made = Delivery.make(project, by: current_user, document_ids: ids, message: params[:message].to_s)
+      answer(DeliveryResource.new(made), status: :created)
+    end
 
     def show
       delivery = Delivery.where(project: current_user.projects).find(params[:id])

@@ -4,7 +4,7 @@ module Api
     def show
       left = Project::Looking.new(project).look_at_few
       render json: { items: Project::Readiness.new(project).items, words: project.words_by_state,
-                     unchecked: left }
+                     unchecked: left, message: Delivery::Message.for(project) }
     end
   end
 end

@@ -15,6 +15,8 @@ class Project::Readiness
       "draft" => scope.where(state: "draft"),
       "codes" => Segment.where(id: broken_codes).order(:id),
       **found_by_checks,
+      "misspelt" => scope.where(id: misspelt),
+      "notes" => scope.where(id: with_notes),
       "questions" => scope.where(id: unanswered),
       "unholdable" => Segment.where(id: unholdable).order(:id)
     }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
@@ -34,6 +36,11 @@ class Project::Readiness
     end
   end
 
+  def misspelt
+    Project::Misspellings.new(@project).words.flat_map { |_, places| places.map { |place| place.segment.id } }
+  end
+
+  def with_notes = @project.notes.there.where(kind: "note", settled_at: nil).select(:segment_id)
   def unanswered = @project.notes.questions.where(settled_at: nil, answer: "").select(:segment_id)
   def scope = @project.segments.joins(:document).order("documents.position", :position)
 

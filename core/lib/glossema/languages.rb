@@ -59,7 +59,13 @@ module Glossema
       found.max_by { |name, _| name.length }&.last
     end
 
-    # {name in lower case => code}
+    # The English name of the language of a tag, or the tag.
+    def english(tag)
+      name = names.filter_map { |one, code| one if code == primary(tag) }.last
+      name ? name.split.map(&:capitalize).join(" ") : tag
+    end
+
+    # {name in lower case => code}, English names behind those in their own languages.
     def names
       @names ||= begin
         require "twitter_cldr"

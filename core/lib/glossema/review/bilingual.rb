@@ -158,7 +158,7 @@ module Glossema
       def built(&block) = Nokogiri::XML::Builder.new(encoding: "UTF-8", &block).to_xml(indent: 1)
 
       def unit(xml, row)
-        xml.send(:"trans-unit", id: row.id.to_s) do
+        xml.public_send(:"trans-unit", id: row.id.to_s) do
           xml.source("xml:space": "preserve") { codes(xml, row.source) { |*code| in_xliff(xml, *code) } }
           xml.target("xml:space": "preserve", state: "translated") do
             codes(xml, row.target) { |*code| in_xliff(xml, *code) }

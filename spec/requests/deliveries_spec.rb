@@ -1,0 +1,80 @@
+# Deliveries: some of the files or all, with a message to the client, and what reads otherwise since.
+RSpec.describe "Deliveries" do
+  let(:user) { make_user }
+  let(:project) do
+    made = make_project(user, "Check the chain.\n\nStop now.", name: "one.txt")
+    made.update!(client: user.clients.create!(name: "Tarnholt", people: [{ "name" => "Ada Finch" }]))
+    add_file(made, "Oil it.", "two.txt")
+    made.reload
+  end
+  let(:segments) { project.segments.joins(:document).order("documents.position", :position).to_a }
+
+  before do
+    sign_in(user)
+    ["Controllare la catena.", "Fermarsi.", "Oliare."].zip(segments) { |text, segment| write(segment, text) }
+  end
+
+  def add_file(project, text, name)
+    document = project.documents.new(position: 2, name: name, byte_size: text.bytesize, run: "spec")
+    document.original.attach(io: StringIO.new(text), filename: name, identify: false)
+    document.save!
+    ReadDocumentJob.perform_now(document, "spec")
+  end
+
+  def write(segment, text) = segment.reload.confirm(text, origin: { "kind" => "typed" }, by: user)
+
+  def deliver(**fields)
+    post "/api/projects/#{project.id}/deliveries", params: fields, as: :json
+    body
+  end
+
+  def since
+    get "/api/projects/#{project.id}/delivery_differences"
+    body
+  end
+
+  it "take the files that are wanted, and keep what was written to the client" do
+    made = deliver(document_ids: [segments[2].document_id], message: "Here it is.")
+    expect(made["files"].map { |file| file["name"] }).to eq(["two_it-IT.txt"])
+    expect(made["message"]).to eq("Here it is.")
+    expect(deliver["files"].size).to eq(2)
+    expect(deliver(document_ids: [0])["error"]["code"]).to eq("nothing-ready")
+  end
+
+  it "propose a message with the client’s name, the reference, the language and the files" do
+    get "/api/projects/#{project.id}/readiness"
+    expect(body["message"]).to include("Dear Ada Finch,", project.reference, "in Italian", "– one.txt",
+      "– two.txt", user.name)
+  end
+
+  it "say what reads otherwise since the last one" do
+    expect(since).to include("number" => nil, "count" => 0)
+    deliver
+    expect(since).to include("number" => 1, "count" => 0)
+    write(segments[1], "Arrestarsi.")
+    expect(since["count"]).to eq(1)
+    expect(since["rows"].first).to include("number" => 2, "file" => "one.txt", "before" => "Fermarsi.",
+      "now" => "Arrestarsi.")
+    expect(since["rows"].first["differences"].map { |one| one.values_at("memory", "source") }).to eq(
+      [%w[Fermarsi Arrestarsi]]
+    )
+    deliver
+    expect(since).to include("number" => 2, "count" => 0)
+  end
+
+  it "teach the memories that learn then only what went out, and what a later one brings is new" do
+    memory = make_memory(user, [])
+    project.attach([{ "memory_id" => memory.id, "learns" => "deliver" }])
+    expect(deliver(document_ids: [segments[2].document_id])["learned"]).to eq(1)
+    expect(memory.units.pluck(:source)).to eq(["Oil it."])
+    expect(deliver["learned"]).to eq(2)
+    expect(memory.units.count).to eq(3)
+  end
+
+  it "ask for spelling and open notes before" do
+    write(segments[1], "Fermarsi xyzzy.")
+    Note.add(segments[0], "Ask Ada", by: user)
+    get "/api/projects/#{project.id}/readiness"
+    expect(body["items"].transform_values { |one| one["count"] }).to include("misspelt" => 1, "notes" => 1)
+  end
+end
