@@ -19,6 +19,7 @@ Rails.application.routes.draw do
     end
     resources :rate_cards, only: %i[index create update destroy]
     resources :templates, only: :index
+    resources :hand_overs, only: :create
     resources :quick_counts, only: %i[create update]
     resources :reports, only: %i[index show update]
     resources :quotes, only: %i[index show create update]
@@ -94,6 +95,7 @@ Rails.application.routes.draw do
       resource :question_sheet, only: %i[show create]
       resources :review_rounds, only: %i[index create]
       resource :review_sheet, only: :create
+      resource :hand_back, only: :show
     end
     resources :documents, only: %i[update destroy] do
       resource :page, only: :show

@@ -96,7 +96,7 @@ FOREIGN KEY ("user_id")
 );
 CREATE INDEX "index_project_acts_on_project_id" ON "project_acts" ("project_id");
 CREATE INDEX "index_project_acts_on_user_id" ON "project_acts" ("user_id");
-CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "check_run" json, CONSTRAINT "fk_rails_8d9657cec3"
+CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "check_run" json, "hand_over" json, CONSTRAINT "fk_rails_8d9657cec3"
 FOREIGN KEY ("client_id")
   REFERENCES "clients" ("id")
 , CONSTRAINT "fk_rails_b872a6760a"
@@ -347,6 +347,7 @@ CREATE INDEX "index_review_changes_on_review_round_id" ON "review_changes" ("rev
 CREATE INDEX "index_review_changes_on_segment_id" ON "review_changes" ("segment_id");
 CREATE UNIQUE INDEX "index_review_changes_on_review_round_id_and_segment_id" ON "review_changes" ("review_round_id", "segment_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126180000'),
 ('20261126170000'),
 ('20261126160000'),
 ('20261126150000'),

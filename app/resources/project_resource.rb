@@ -21,6 +21,9 @@ class ProjectResource < ApplicationResource
     :file_pattern,
     :never_used,
     :never_translated
+  # From whom it came as a hand-over.
+  typelize "string | null"
+  attribute(:handed_by) { |project| project.hand_over.to_h["from"] }
   # What her work for this client begins with, where that is set.
   typelize "OnOpen | null"
   attribute(:on_open) { |project| project.client&.on_open }

@@ -10,6 +10,7 @@ import type { Readiness } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { DeliveryLine } from './DeliveryLine'
 import { ForClient } from './ForClient'
+import { HandBack } from './HandBack'
 import { Message } from './Message'
 import { NotReady } from './NotReady'
 import { SinceLast } from './SinceLast'
@@ -57,6 +58,7 @@ export function Deliver() {
     <Frame project={project.data} words={progressOf(readiness.data)}>
       <div className="sheet-view">
         <h1>{t('deliver.into', { language: languageName(project.data.target_lang) })}</h1>
+        <HandBack project={project.data} />
         {ready ? (
           <p className="quiet">{t('deliver.ready')}</p>
         ) : (

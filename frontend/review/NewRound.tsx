@@ -4,9 +4,15 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Project } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { HandOverFields } from './HandOverFields'
 import { FORMS, sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
 
 const SWITCHES = ['tracking', 'instructions', 'terms', 'notes'] as const
+// What there is to choose from, by what it goes out as.
+function switchesOf(form: SheetOptions['as']) {
+  if (form === 'hand-over') return []
+  return form === 'docx' ? SWITCHES : (['notes'] as const)
+}
 const USUAL: SheetOptions = {
   reviser: '',
   as: 'docx',
@@ -14,6 +20,11 @@ const USUAL: SheetOptions = {
   instructions: true,
   terms: false,
   notes: true,
+  task: '',
+  message: '',
+  due_at: '',
+  memories: true,
+  termbases: true,
 }
 
 export function NewRound({ project, onMade }: { project: Project; onMade: (id: number) => void }) {
@@ -52,7 +63,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           options={FORMS.map((value) => ({ value, label: t(`review.forms.${value}`) }))}
           onChange={(event) => setOptions({ ...options, as: event.target.value as SheetOptions['as'] })}
         />
-        {SWITCHES.filter((name) => options.as === 'docx' || name === 'notes').map((name) => (
+        {switchesOf(options.as).map((name) => (
           <Checkbox
             key={name}
             checked={options[name]}
@@ -61,6 +72,9 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
             {t(`review.switches.${name}`)}
           </Checkbox>
         ))}
+        {options.as === 'hand-over' && (
+          <HandOverFields options={options} set={(fields) => setOptions({ ...options, ...fields })} />
+        )}
         <Button type="primary" htmlType="submit" disabled={!options.reviser.trim()} loading={busy}>
           {t('review.make')}
         </Button>

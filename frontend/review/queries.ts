@@ -25,7 +25,7 @@ export interface Strange {
   gone: number[]
   foreign: number
 }
-export const FORMS = ['docx', 'xliff', 'xliff12', 'tmx'] as const
+export const FORMS = ['docx', 'xliff', 'xliff12', 'tmx', 'hand-over'] as const
 export interface SheetOptions {
   reviser: string
   as: (typeof FORMS)[number]
@@ -33,6 +33,12 @@ export interface SheetOptions {
   instructions: boolean
   terms: boolean
   notes: boolean
+  // Of hand-overs.
+  task: string
+  message: string
+  due_at: string
+  memories: boolean
+  termbases: boolean
 }
 
 export const useRounds = (project: number) =>

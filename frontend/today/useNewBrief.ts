@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router'
 import { beginBrief } from '../brief/dropping'
 import type { SendingState } from '../brief/useSending'
 import { useAct } from '../shared/useAct'
+import { isPackage, useReceived } from './useReceived'
 
 const NOTHING: SendingState = { share: null, count: 0 }
 
@@ -17,10 +18,12 @@ export type Start = (files: File[], known?: Known) => void
 export function useNewBrief() {
   const go = useNavigate()
   const { act } = useAct()
+  const received = useReceived()
   const [sending, setSending] = useState(NOTHING)
   const start = useCallback<Start>(
     (files, known = {}) => {
       if (!files.length && !known.template_id) return
+      if (isPackage(files)) return received(files[0])
       void act(async () => {
         try {
           setSending({ share: 0, count: files.length })
@@ -31,7 +34,7 @@ export function useNewBrief() {
         }
       })
     },
-    [act, go],
+    [act, go, received],
   )
   return { sending, start }
 }

@@ -98,7 +98,7 @@ RSpec.describe "Accounts" do
       away = PutAway.note(owner, "project", name: "Gone", record: project)
       act = ProjectAct.note(project, owner, "rules")
       {
-        **numbers_of_counts, **numbers_of_terms,
+        **numbers_of_counts, **numbers_of_terms, **numbers_of_reviews,
         "notes" => Note.add(segment, "x", by: owner).id,
         "let_stands" => LetStand.create!(project: project, author: "x", code: "end-mark", digest: "x").id,
         "pretranslations" => ProjectAct.note(project, owner, "pretranslation").id,
@@ -111,6 +111,10 @@ RSpec.describe "Accounts" do
         "memory_changes" => change.id, "deliveries" => delivery.id, "put_aways" => away.id,
         "delivered_files" => delivery.files.first.id, "project_acts" => act.id
       }
+    end
+    let(:numbers_of_reviews) do
+      round = project.review_rounds.create!(number: 1, reviser: "x", token: "x")
+      { "review_rounds" => round.id, "review_round_id" => round.id }
     end
     let(:numbers_of_counts) do
       client = owner.clients.create!(name: "Pell & Rook Ceramics")

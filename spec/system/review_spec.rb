@@ -21,8 +21,8 @@ RSpec.describe "Review" do
   def send_out
     expect(page).to have_css("h1", text: "Out for review")
     expect(faults).to eq([])
-    fill_in "Who reads it", with: "Matteo Ferrante"
-    click_button "Make the sheet"
+    fill_in "Who it goes to", with: "Matteo Ferrante"
+    click_button "Make it"
     expect(page).to have_css("h1", text: "Out to Matteo Ferrante")
   end
 
@@ -74,5 +74,41 @@ RSpec.describe "Review" do
     expect(page).to have_css(".strange", text: "Row 1 is not in the sheet any more")
     expect(page).to have_css(".strange", text: "A row was added and is not taken in: Nuovo")
     expect(page).to have_text("Nothing was changed.")
+  end
+
+  it "gives work away as a package, which a colleague opens, hands back, and which is taken in" do
+    colleague = make_user("Anneke Vos")
+    expect(page).to have_css("h1", text: "Out for review")
+    fill_in "Who it goes to", with: "Anneke Vos"
+    find("label", text: "hand-over (ZIP)").click
+    fill_in "What is to be done", with: "translate"
+    expect(faults).to eq([])
+    click_button "Make it"
+    expect(page).to have_css("h1", text: "Out to Anneke Vos")
+    package = File.join(Dir.mktmpdir, "work.zip")
+    File.binwrite(package, on_disk_round.sheet.download)
+
+    Capybara.reset_sessions!
+    sign_in(colleague)
+    find("input[type=file]", visible: :all, match: :first).set(package)
+    expect(page).to have_text("A hand-over from #{user.name}")
+    expect(page).to have_css(".in-hand-over", text: "7 words in 3 segments")
+    click_button "Open it as a project"
+    expect(page).to have_css(".card")
+    own = colleague.projects.first
+    own.segments.order(:position).last.confirm("Arrestarsi.", origin: { "kind" => "typed" }, by: colleague)
+    visit "/projects/#{own.id}/deliver"
+    expect(page).to have_text("This came from #{user.name} as a hand-over.")
+    expect(page).to have_link("Hand it back")
+    returned = File.join(Dir.mktmpdir, "back.zip")
+    File.binwrite(returned, HandOver::Back.new(own.reload).bytes)
+
+    Capybara.reset_sessions!
+    sign_in(user)
+    visit "/projects/#{project.id}/review"
+    find(".review .drop input", visible: :all).set(returned)
+    expect(page).to have_css(".changes li", count: 1, text: "Arrestarsi")
+    click_button "Take the one that is left"
+    eventually { expect(on_disk(segments[2]).target).to eq("Arrestarsi.") }
   end
 end

@@ -10,6 +10,7 @@ module Api
     def create
       options = SWITCHES.to_h { |name| [name, ActiveModel::Type::Boolean.new.cast(params.fetch(name, true))] }
       options["as"] = params[:as].to_s.presence || "docx"
+      options.merge!(hand_over_options) if options["as"] == "hand-over"
       ids = params[:segment_ids] && Array(params[:segment_ids]).map(&:to_i)
       round = ReviewRound.send_out(project, reviser: params[:reviser].to_s, by: current_user,
         options: options, ids: ids)
@@ -43,6 +44,15 @@ module Api
     end
 
     private
+
+    # params: task, message: to the colleague; due_at; memories, termbases: do they go along? document_ids: of
+    # the files, all when left out.
+    def hand_over_options
+      yes = ->(name) { ActiveModel::Type::Boolean.new.cast(params.fetch(name, true)) }
+      ids = params[:document_ids] && Array(params[:document_ids]).map(&:to_i)
+      said = params.permit(:task, :message, :due_at).to_h
+      { **said, "memories" => yes[:memories], "termbases" => yes[:termbases], "document_ids" => ids }
+    end
 
     def send_file_of(round) =
       send_data(round.sheet.download, filename: round.sheet.filename.to_s, type: "application/octet-stream")

@@ -3,9 +3,9 @@ module Api
   class ReviewSheetsController < BaseController
     # params: file; the round is told by the sheet.
     def create
-      file = uploads(:file).first
+      rounds, file = project.review_rounds, uploads(:file).first
       bytes, name = file.read, file.original_filename
-      round = ReviewRound::Reading.round_of(bytes, name, project.review_rounds)
+      round = ReviewRound::Reading.round_of(bytes, name, rounds)
       strange = round.take_in(bytes, name)
       project.announce("notes")
       render json: { round: ReviewRoundResource.new(round).to_h, strange: strange }, status: :created

@@ -1,6 +1,6 @@
 # The sheet of a round: its segments as the core's rows.
 class ReviewRound::Sheet
-  FORMS = { "docx" => "docx", **Glossema::Review::Bilingual::FORMS }.freeze
+  FORMS = { "docx" => "docx", **Glossema::Review::Bilingual::FORMS, "hand-over" => "zip" }.freeze
 
   # ids: of segments, or nil for all that have a translation.
   def initialize(round, ids)
@@ -16,6 +16,8 @@ class ReviewRound::Sheet
   def base = segments.to_h { |segment| [segment.id, segment.target] }
 
   def bytes
+    return HandOver::Out.new(@round, segments).bytes if form == "hand-over"
+
     about = { id: @round.token, title: [@project.reference, @project.name].compact_blank.join(" · "),
               languages: [@project.source_lang, @project.target_lang], rows: segments.map { |one| row(one) } }
     return Glossema::Review::Bilingual.write(form, **about) unless form == "docx"
@@ -36,10 +38,17 @@ class ReviewRound::Sheet
 
   def segments
     @segments ||= begin
-      list = Project::Looking.new(@project).translated
+      list = form == "hand-over" ? whole : Project::Looking.new(@project).translated
       list = list.where(id: @ids) if @ids
       list.order("documents.position", :position).includes(:document).to_a
     end
+  end
+
+  # All of the files chosen, translated or not.
+  def whole
+    list = @project.segments.joins(:document).where(documents: { role: "current" })
+    chosen = @round.options["document_ids"]
+    chosen ? list.where(document_id: chosen) : list
   end
 
   def row(segment)

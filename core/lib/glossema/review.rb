@@ -1,13 +1,17 @@
 # What goes out to a reviser and comes back: the review sheet.
 module Glossema
   module Review
-    # A sheet that came back, in whichever form it went out: Returned or Bilingual. Raises what they refuse.
+    # What came back, in whichever form it went out: Returned, Bilingual or ReturnedPackage. Raises what they
+    # refuse.
     def self.read(bytes, name)
+      return ReturnedPackage.new(bytes, name) if Exchange::Package.package?(bytes)
+
       (bytes.start_with?("PK".b) ? Returned : Bilingual).new(bytes, name)
     end
   end
 end
 
-%w[row code_marks instructions sheet_parts sheet settled changes returned bilingual outcome].each { |name|
+%w[row code_marks instructions sheet_parts sheet settled changes returned bilingual returned_package
+   outcome].each { |name|
   require "glossema/review/#{name}"
 }

@@ -24,7 +24,7 @@ module Glossema
       def self.second(name, languages, rows)
         list = rows.map do |row|
           Exchange::Xliff::Row.new(id: row.id.to_s, unit: row.id.to_s, source: row.source, target: row.target,
-            state: "translated", note: row.notes.to_a.join(" · "))
+            state: row.state || "translated", note: row.notes.to_a.join(" · "))
         end
         Exchange::Xliff.write(name, languages, list)
       end
@@ -75,7 +75,7 @@ module Glossema
 
       def back(id, node)
         target = node.at_xpath("target") or return
-        made(id, node.at_xpath("source"), target, author: nil, at: nil)
+        made(id, node.at_xpath("source"), target, author: nil, at: nil, state: node["state"])
       end
 
       def pairs
@@ -95,9 +95,9 @@ module Glossema
         match && format("%s-%s-%sT%s:%s:%sZ", *match.captures)
       end
 
-      def made(id, source, target, author:, at:)
+      def made(id, source, target, author:, at:, state: nil)
         Returned::Back.new(id: id, raw: pieces(target), author: author, at: at, comments: [], trouble: nil,
-          source: source && source_text(source))
+          state: state, source: source && source_text(source))
       end
 
       def source_text(node) = pieces(node).reject(&:last).map(&:first).join

@@ -10,7 +10,8 @@ module Glossema
       # A row that came back. id, stamp: see Row; raw: its target as it is now, [[text, is it a code?] …], see
       # CodeMarks; author, at (ISO 8601): of its last change, or those of the file; comments: [Comment …];
       # trouble: why it cannot be read, or nil; source: its text, where it may have been changed.
-      Back = Struct.new(:id, :stamp, :raw, :author, :at, :comments, :trouble, :source, keyword_init: true)
+      Back = Struct.new(:id, :stamp, :raw, :author, :at, :comments, :trouble, :source, :state,
+        keyword_init: true)
       Comment = Struct.new(:text, :author, :at, keyword_init: true)
       GONE = "ancestor::w:del or ancestor::w:moveFrom".freeze
 

@@ -1,0 +1,46 @@
+// A hand-over dropped on Today: a look at what is in it, and then a project.
+import { App } from 'antd'
+import { useCallback } from 'react'
+import { useTranslation } from 'react-i18next'
+import { useNavigate } from 'react-router'
+import { api } from '../shared/api'
+import type { Project } from '../shared/types'
+import { useAct } from '../shared/useAct'
+import { InHandOver, type HandOverLook } from './InHandOver'
+
+export const isPackage = (files: File[]) => files.length === 1 && /\.zip$/i.test(files[0].name)
+
+const formOf = (file: File, take = false) => {
+  const form = new FormData()
+  form.append('file', file)
+  if (take) form.append('take', 'true')
+  return form
+}
+
+export function useReceived() {
+  const { t } = useTranslation()
+  const { modal } = App.useApp()
+  const { act } = useAct()
+  const go = useNavigate()
+  return useCallback(
+    (file: File) =>
+      void act(async () => {
+        const { look } = await api.post<{ look: HandOverLook }>('/hand_overs', formOf(file))
+        const open = () =>
+          act(async () => {
+            const project = await api.post<Project>('/hand_overs', formOf(file, true))
+            void go(`/projects/${project.id}/translate`)
+          })
+        modal.confirm({
+          title: t('handOver.from', { from: look.from }),
+          content: <InHandOver look={look} />,
+          okText: t('handOver.open'),
+          cancelText: t('handOver.notNow'),
+          width: 560,
+          icon: null,
+          onOk: open,
+        })
+      }),
+    [act, go, modal, t],
+  )
+}

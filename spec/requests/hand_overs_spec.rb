@@ -1,0 +1,112 @@
+# Work given away and back: a package out, opened by a colleague with another account, handed back, its
+# changes taken one by one.
+RSpec.describe "Hand-overs" do
+  let(:user) { make_user }
+  let(:colleague) { make_user("Anneke Vos") }
+  let(:memory) { make_memory(user, [["Check the chain.", "Controllare la catena."]]) }
+  let(:project) do
+    text = [["p", "Check the chain. Oil it."], ["p", ["<w:b/>", "Warning:"], " hot"]]
+    made = make_project(user, manual_docx(text),
+      memories: [{ "memory_id" => memory.id, "learns" => "never" }])
+    made.update!(never_used: [], subject: "Bicycles")
+    made.reference_files.attach(io: StringIO.new("%PDF-1.4"), filename: "drawing.pdf")
+    termbase = user.termbases.create!(name: "Terms")
+    made.attach_termbases([{ termbase_id: termbase.id, checks: true }])
+    termbase.add_pair({ "en-GB" => "chain", "it-IT" => "catena" }, by: user)
+    made.reload
+  end
+  let(:segments) { project.segments.order(:position).to_a }
+  let(:round) { project.review_rounds.first }
+
+  before do
+    sign_in(user)
+    segments[0].confirm("Controllare la catena.", origin: { "kind" => "typed" }, by: user)
+  end
+
+  def hand_over(**more)
+    post "/api/projects/#{project.id}/review_rounds",
+      params: { reviser: "Anneke Vos", as: "hand-over", task: "translate", message: "By Friday, please.",
+                **more },
+      as: :json
+    get "/api/review_rounds/#{round.id}", params: { as: "file" }
+    response.body
+  end
+
+  def bring(bytes, name: "p.zip", **more)
+    post "/api/hand_overs", params: { file: upload(bytes, name), **more }
+    body
+  end
+
+  def back(bytes, name: "back.zip")
+    post "/api/projects/#{project.id}/review_sheet", params: { file: upload(bytes, name) }
+    body
+  end
+
+  it "are looked at, become a project with all that goes along, and come back as changes" do
+    package = hand_over
+    expect(round.sheet.filename.to_s).to end_with(".zip")
+    sign_in(colleague)
+    expect(bring(package)["look"]).to include("from" => user.name, "task" => "translate", "segments" => 3,
+      "instructions" => "By Friday, please.", "termbases" => ["Terms"],
+      "memories" => project.attachments.map { |one| one.memory.name },
+      "files" => [{ "name" => "manual.docx", "words" => 7 }])
+    expect(colleague.projects.count).to eq(0)
+    perform_enqueued_jobs { bring(package, take: true) }
+    own = colleague.projects.first
+    expect(own).to have_attributes(name: project.name, subject: "Bicycles", source_lang: "en-GB")
+    expect(own.segments.order(:position).pluck(:source, :target)).to eq(
+      project.segments.order(:position).pluck(:source, :target)
+    )
+    expect(own.reference_files.map { |file| file.filename.to_s }).to eq(["drawing.pdf"])
+    expect(own.memories.map { |one| one.units.pluck(:source) }).to include(["Check the chain."])
+    expect(own.attached_termbases.first.termbase.entries.count).to eq(1)
+
+    texts = ["Verificare la catena.", "Oliarla.", "{1}Avvertenza:{/1} caldo"]
+    own.segments.order(:position).zip(texts) do |segment, text|
+      segment.confirm(text, origin: { "kind" => "typed" }, by: colleague)
+    end
+    get "/api/projects/#{own.id}/hand_back"
+    returned = response.body
+    sign_in(user)
+    segments[1].reload.confirm("Ungerla.", origin: { "kind" => "typed" }, by: user)
+    expect(back(returned)["strange"]).to include("gone" => [], "added" => [])
+    get "/api/review_rounds/#{round.id}"
+    expect(body["changes"].map { |one|
+      one.values_at("number", "before", "after", "author", "conflict")
+    }).to eq([
+      [1, "Controllare la catena.", "Verificare la catena.", "Anneke Vos", false],
+      [2, "", "Oliarla.", "Anneke Vos", true], [3, "", "{1}Avvertenza:{/1} caldo", "Anneke Vos", false]
+    ])
+    post "/api/review_rounds/#{round.id}/decisions",
+      params: { ids: body["changes"].map { |one| one["id"] }, decision: "taken" }, as: :json
+    expect(project.segments.order(:position).pluck(:target)).to eq(texts)
+  end
+
+  it "take along what is wanted only" do
+    package = hand_over(memories: false, termbases: false, document_ids: [project.documents.first.id])
+    sign_in(colleague)
+    expect(bring(package)["look"]).to include("memories" => [], "termbases" => [])
+  end
+
+  it "are refused where they are none, the wrong way round, altered, or open already" do
+    package = hand_over
+    expect(bring(manual_docx, name: "a.docx")["error"]["code"]).to eq("package-none")
+    expect(back(package)["error"]["code"]).to eq("package-kind")
+    altered = Zip::OutputStream.write_buffer { |out|
+      Zip::File.open_buffer(StringIO.new(package)).each do |entry|
+        out.put_next_entry(entry.name)
+        out.write(entry.name.end_with?(".xlf") ? "<xliff/>" : entry.get_input_stream.read)
+      end
+    }.string
+    expect(bring(altered, take: true)["error"]["code"]).to eq("package-altered")
+    sign_in(colleague)
+    2.times { bring(package, take: true) }
+    expect(body["error"]["code"]).to eq("package-twice")
+    expect(colleague.projects.count).to eq(1)
+    get "/api/projects/#{colleague.projects.first.id}/hand_back"
+    expect(bring(response.body)["error"]["code"]).to eq("package-kind")
+    sign_in(user)
+    get "/api/projects/#{project.id}/hand_back"
+    expect(body["error"]["code"]).to eq("package-own")
+  end
+end
