@@ -96,6 +96,7 @@ Rails.application.routes.draw do
       resources :review_rounds, only: %i[index create]
       resource :review_sheet, only: :create
       resource :hand_back, only: :show
+      resource :archive, only: :show
     end
     resources :documents, only: %i[update destroy] do
       resource :page, only: :show

@@ -6,4 +6,10 @@ module HandOver
   def self.text_of(name, token, languages, rows)
     Glossema::Review::Bilingual.write("xliff", id: token, title: name, languages: languages, rows: rows)
   end
+
+  # What came as a ZIP: Received or ProjectArchive::Incoming. Raises Refused "package-…".
+  def self.read(bytes, name)
+    package = Glossema::Exchange::Package.new(bytes, name)
+    package.kind == "archive" ? ProjectArchive::Incoming.new(package, name) : Received.new(package, name)
+  end
 end

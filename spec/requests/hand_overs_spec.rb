@@ -50,7 +50,7 @@ RSpec.describe "Hand-overs" do
       "instructions" => "By Friday, please.", "termbases" => ["Terms"],
       "memories" => project.attachments.map { |one| one.memory.name },
       "files" => [{ "name" => "manual.docx", "words" => 7 }])
-    expect(colleague.projects.count).to eq(0)
+    expect([colleague.projects.count, Segment.where.not(project: project).count]).to eq([0, 0])
     perform_enqueued_jobs { bring(package, take: true) }
     own = colleague.projects.first
     expect(own).to have_attributes(name: project.name, subject: "Bicycles", source_lang: "en-GB")
@@ -82,6 +82,15 @@ RSpec.describe "Hand-overs" do
     expect(project.segments.order(:position).pluck(:target)).to eq(texts)
   end
 
+  # A package whose parts are as its manifest says, with an original that breaks off.
+  def damaged(bytes)
+    package = Glossema::Exchange::Package.new(bytes, "a.zip")
+    parts = package.paths.to_h { |path| [path, package.part(path)] }
+    original = package.about["files"].first["original"]
+    Glossema::Exchange::Package.write("hand-over", package.about,
+      { **parts, original => parts[original][0, 900] })
+  end
+
   it "take along what is wanted only" do
     package = hand_over(memories: false, termbases: false, document_ids: [project.documents.first.id])
     sign_in(colleague)
@@ -100,6 +109,8 @@ RSpec.describe "Hand-overs" do
     }.string
     expect(bring(altered, take: true)["error"]["code"]).to eq("package-altered")
     sign_in(colleague)
+    expect(bring(damaged(package), take: true)["error"]["code"]).to eq("package-unreadable")
+    expect([colleague.projects.count, Segment.where.not(project: project).count]).to eq([0, 0])
     2.times { bring(package, take: true) }
     expect(body["error"]["code"]).to eq("package-twice")
     expect(colleague.projects.count).to eq(1)

@@ -103,7 +103,8 @@ RSpec.describe "Review" do
     found = changes
     expect(found.first).to include("kind" => "codes", "refused" => "Codes were deleted: {1}.")
     decide("taken", found)
-    expect(body["error"]["message"]).to include("Codes were deleted: {1}.")
+    expect(body["error"]).to include("code" => "change-refused",
+      "message" => a_string_including("Codes were deleted: {1}."))
     decide("taken", found, mended: true)
     expect(segments[1].reload.target).to eq("{1}Avvertenza:{/1} rovente")
   end

@@ -1,9 +1,8 @@
 # A hand-over that came in: a look at it, and a project made of it.
 class HandOver::Received
-  # Raises Refused "package-…".
-  def initialize(bytes, name)
-    @name = name
-    @package = Glossema::Exchange::Package.new(bytes, name)
+  # Raises Refused "package-kind".
+  def initialize(package, name)
+    @package, @name = package, name
     raise Glossema::Refused.new("package-kind", name: name) unless @package.kind == "hand-over"
   end
 
@@ -13,6 +12,7 @@ class HandOver::Received
     { from: about["from"], to: about["to"], task: about["task"], instructions: about["instructions"],
       **project.slice("name", "reference", "client", "due_at", "source_lang", "target_lang").symbolize_keys,
       files: about["files"].map { |file| file.slice("name", "words") },
+      words: about["files"].sum { |file| file["words"] }, archive: false,
       segments: about["files"].sum { |file| file["keys"].size },
       memories: about["memories"].pluck("name"), termbases: about["termbases"].pluck("name") }
   end
@@ -23,7 +23,7 @@ class HandOver::Received
     raise Glossema::Refused.new("package-twice", name: @name, project: known.name) if known
 
     project = user.projects.create!(fields(user))
-    documents = about["files"].each_with_index.map { |file, index| document(project, file, index + 1) }
+    documents = documents_of(project)
     furnish(project, user)
     project.reload.begin!
     fill(project, documents, user)
@@ -40,6 +40,14 @@ class HandOver::Received
     { **given.slice("name", "reference", "subject", "source_lang", "target_lang", "due_at").compact,
       client: client, rules: about["rules"] && @package.part(about["rules"]).dup.force_encoding("UTF-8"),
       description: [about["task"], about["instructions"]].compact_blank.join("\n\n") }
+  end
+
+  # Where one of the files cannot be read, nothing is kept.
+  def documents_of(project)
+    about["files"].each_with_index.map { |file, index| document(project, file, index + 1) }
+  rescue Glossema::Refused
+    project.reload.destroy!
+    raise
   end
 
   # Cut just as it is with the sender.

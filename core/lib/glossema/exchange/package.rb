@@ -8,7 +8,7 @@ module Glossema
   module Exchange
     class Package
       FORMAT = 1
-      KINDS = %w[hand-over hand-back].freeze
+      KINDS = %w[hand-over hand-back archive].freeze
       MANIFEST = "manifest.json".freeze
 
       # kind: of KINDS; about: what the manifest says besides; parts: {path => bytes}. Returns the ZIP.

@@ -6,8 +6,10 @@ module Glossema
     Outcome = Struct.new(:written, :target, :refused, :before, keyword_init: true) do
       # row: Returned::Back; source: Content whose codes may be used; before: Content that went out.
       def self.of(row, source:, before:)
-        return unread("sheet-cells", before) if row.trouble
-        return unread("sheet-source", before) if row.source && fold(row.source) != fold(source.text)
+        return unread(Refused.new("sheet-cells"), before) if row.trouble
+        if row.source && fold(row.source) != fold(source.text)
+          return unread(Refused.new("sheet-source"), before)
+        end
 
         written = Settled.of(before.written, CodeMarks.written(row.raw, source))
         target = Content.parse(written, source)
@@ -17,8 +19,8 @@ module Glossema
         new(written: written, target: nil, refused: e, before: before)
       end
 
-      def self.unread(code, before) =
-        new(written: before.written, target: nil, refused: Refused.new(code), before: before)
+      def self.unread(refused, before) =
+        new(written: before.written, target: nil, refused: refused, before: before)
 
       def self.fold(text) = text.gsub(/[[:space:]]+/, " ").strip
 

@@ -1,0 +1,116 @@
+# A whole project as one file: opened by another account, nothing is missing, record by record.
+RSpec.describe "Archives" do
+  let(:user) { make_user }
+  let(:other) { make_user("Anneke Vos") }
+  let(:memory) { make_memory(user, [["Check the chain.", "Controllare la catena."], ["Stop.", "Fermo."]]) }
+  let(:project) do
+    text = [["p", "Check the chain. Oil it."], ["p", ["<w:b/>", "Warning:"], " hot"], ["p", "Oil it."]]
+    learning = [{ "memory_id" => memory.id, "learns" => "deliver" }]
+    made = make_project(user, manual_docx(text), memories: learning)
+    made.update!(client: user.clients.create!(name: "Tarnholt", people: [{ "name" => "Ada" }]),
+      check_profile: { "checks" => { "end-mark" => { "level" => "off" } } })
+    made
+  end
+  let(:segments) { project.segments.order(:position).to_a }
+
+  # Everything there is to a project, done through the doors of the interface.
+  before do
+    termbase = user.termbases.create!(name: "Terms")
+    project.attach_termbases([{ termbase_id: termbase.id, checks: true }])
+    termbase.add_pair({ "en-GB" => "chain", "it-IT" => "catena" }, by: user)
+    project.reference_files.attach(io: StringIO.new("%PDF-1.4 \xFF\x00".b), filename: "drawing.pdf")
+    ["Controllare la catena", "Oliare.", "{1}Avvertenza:{/1}  caldo"].zip(segments) do |text, segment|
+      segment.reload.confirm(text, origin: { "kind" => "typed" }, by: user)
+    end
+    checking = Project::Checking.new(project)
+    Project::Looking.new(project).look_at_few
+    row = checking.findings.first
+    LetStand.let(project, row, place: "here", reason: "as printed", by: user)
+    Project::Fixing.new(project).write(checking.findings.select { |one| one["fix"] }.pluck(:key), by: user)
+    Note.add(segments[0], "Ask Ada", by: user, kind: "question")
+    project.learn_word("xyzzy", "project")
+    ReviewRound.send_out(project, reviser: "Matteo Ferrante", by: user)
+    CountReportJob.perform_now(Report.start(project, memories: [], made: "hand"))
+    Delivery.make(project, by: user)
+    project.update!(last_segment_id: segments[1].id)
+  end
+
+  def archive
+    sign_in(user)
+    get "/api/projects/#{project.id}/archive"
+    response.body
+  end
+
+  def bring(bytes, **more)
+    post "/api/hand_overs", params: { file: upload(bytes, "a.zip"), **more }
+    body
+  end
+
+  # What is the same wherever it stands: all but the numbers of records, and what names them.
+  LOCAL = %w[id user_id token digest].freeze
+
+  def told(row)
+    row.attributes.except(*LOCAL, *ProjectArchive::COLUMNS.keys, "last_segment_id", "replaces_id", "words")
+      .transform_values { |value| value.is_a?(Hash) ? value.except("act", "from", "unit") : value }
+  end
+
+  def records(project)
+    ProjectArchive.scopes(project).transform_values { |scope| scope.reorder(:id).map { |row| told(row) } }
+  end
+
+  it "open with another account with nothing missing" do
+    bytes = archive
+    before = records(project)
+    sign_in(other)
+    expect(bring(bytes)["look"]).to include("archive" => true, "name" => project.name, "segments" => 4,
+      "memories" => match_array(project.memories.map(&:name)), "termbases" => ["Terms"])
+    expect(other.projects.count).to eq(0)
+    bring(bytes, take: true)
+    opened = other.projects.first
+    after = records(opened)
+    before.each do |model, rows|
+      expected = rows.map { |row| model == ReviewRound ? row.except("base") : row }
+      found = after.fetch(model).map { |row| model == ReviewRound ? row.except("base") : row }
+      expect(found).to eq(expected), "#{model}: #{found.inspect[0, 900]}\n#{expected.inspect[0, 900]}"
+    end
+    none = [MemoryChange, MemoryUnitVersion, KeptTranslation, Quote, TermCandidate, ReviewChange]
+    expect(before.select { |_, rows| rows.empty? }.keys - none).to eq([])
+  end
+
+  it "keep what names other records, the files, and what memories find" do
+    bytes = archive
+    sign_in(other)
+    bring(bytes, take: true)
+    opened = other.projects.first
+    own = opened.segments.order(:position).to_a
+    expect(opened.last_segment_id).to eq(own[1].id)
+    expect(opened.review_rounds.first.base.keys.map(&:to_i)).to match_array(own.map(&:id))
+    expect(opened.documents.first.original.download).to eq(project.documents.first.original.download)
+    expect(opened.reference_files.first.download).to eq("%PDF-1.4 \xFF\x00".b)
+    expect(opened.deliveries.first.files.first.content.download).to eq(
+      project.deliveries.first.files.first.content.download
+    )
+    query = own[0].query(nil, own[1])
+    expect(opened.lookup.matches(query).first.score).to eq(100)
+    stands = Project::Checking.new(opened).findings.filter_map { |row| row[:stands]&.reason }
+    expect(stands).to eq(Project::Checking.new(project).findings.filter_map { |row| row[:stands]&.reason })
+    act = opened.acts.find_by(kind: "fixes")
+    act.undo(by: other)
+    expect(own[2].reload.target).to eq("{1}Avvertenza:{/1}  caldo")
+  end
+
+  it "stand beside the project they were made of, and a broken one changes nothing" do
+    bytes = archive
+    2.times { expect(bring(bytes, take: true)["name"]).to eq(project.name) }
+    expect(user.memories.pluck(:name)).to include("PRJ-2601", "PRJ-2601 (2)", "PRJ-2601 (3)")
+    expect(user.clients.count).to eq(1)
+    package = Glossema::Exchange::Package.new(bytes, "a.zip")
+    paths = ProjectArchive.scopes(project).keys.map { |model| "records/#{model.table_name}.jsonl" }
+    parts = paths.to_h { |path| [path, package.part(path)] }
+    parts["records/segments.jsonl"] = parts["records/segments.jsonl"][0, 200]
+    broken = Glossema::Exchange::Package.write("archive", package.about, parts)
+    expect { bring(broken, take: true) }.not_to(change { [user.projects.count, Memory.count, Segment.count] })
+    expect(response).to have_http_status(:unprocessable_content)
+    expect(body["error"]["code"]).to eq("package-damaged")
+  end
+end
