@@ -42,6 +42,16 @@ export function Keeping({ project, attempt }: { project: Project; attempt: Attem
           {t('template.save')}
         </button>
       )}
+      {project.kind !== 'template' && project.begun_at && (
+        <a
+          className="plain-link"
+          href={`/api/projects/${project.id}/archive`}
+          title={t('handOver.archiveHint')}
+          download
+        >
+          {t('handOver.asArchive')}
+        </a>
+      )}
     </p>
   )
 }

@@ -5,6 +5,8 @@ import { languageName } from '../shared/languages'
 
 export interface HandOverLook {
   from: string
+  // A whole project, or files given away.
+  archive: boolean
   task: string
   instructions: string
   name: string
@@ -14,6 +16,7 @@ export interface HandOverLook {
   source_lang: string
   target_lang: string
   files: { name: string; words: number }[]
+  words: number
   segments: number
   memories: string[]
   termbases: string[]
@@ -21,7 +24,6 @@ export interface HandOverLook {
 
 export function InHandOver({ look }: { look: HandOverLook }) {
   const { t } = useTranslation()
-  const words = look.files.reduce((sum, file) => sum + file.words, 0)
   const languages = `${languageName(look.source_lang)} → ${languageName(look.target_lang)}`
   const along = [...look.memories, ...look.termbases]
   return (
@@ -31,11 +33,11 @@ export function InHandOver({ look }: { look: HandOverLook }) {
         <br />
         <span className="quiet">{[look.client, languages].filter(Boolean).join(' · ')}</span>
       </p>
-      <p>{t('handOver.words', { words: number(words), segments: number(look.segments) })}</p>
+      <p>{t('handOver.words', { words: number(look.words), segments: number(look.segments) })}</p>
       <ul>
         {look.files.map((file) => (
           <li key={file.name}>
-            {file.name} <span className="quiet tab">{number(file.words)}</span>
+            {file.name} {file.words > 0 && <span className="quiet tab">{number(file.words)}</span>}
           </li>
         ))}
       </ul>

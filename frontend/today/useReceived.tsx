@@ -32,7 +32,7 @@ export function useReceived() {
             void go(`/projects/${project.id}/translate`)
           })
         modal.confirm({
-          title: t('handOver.from', { from: look.from }),
+          title: t(look.archive ? 'handOver.archive' : 'handOver.from', { from: look.from }),
           content: <InHandOver look={look} />,
           okText: t('handOver.open'),
           cancelText: t('handOver.notNow'),

@@ -111,4 +111,19 @@ RSpec.describe "Review" do
     click_button "Take the one that is left"
     eventually { expect(on_disk(segments[2]).target).to eq("Arrestarsi.") }
   end
+
+  it "keeps a whole project as one file, which opens again on Today" do
+    visit "/projects/#{project.id}/brief"
+    expect(page).to have_link("The whole project as one file", href: %r{/projects/#{project.id}/archive})
+    kept = File.join(Dir.mktmpdir, "kept.zip")
+    File.binwrite(kept, ProjectArchive::Out.new(project).bytes)
+    visit "/"
+    find("input[type=file]", visible: :all, match: :first).set(kept)
+    expect(page).to have_text("A whole project, kept by #{user.name}")
+    expect(faults).to eq([])
+    click_button "Open it as a project"
+    expect(page).to have_css(".card")
+    eventually { expect(user.projects.count).to eq(2) }
+    expect(page).to have_text("Controllare la catena.")
+  end
 end

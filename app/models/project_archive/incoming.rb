@@ -43,7 +43,11 @@ class ProjectArchive::Incoming
   end
 
   def index(memory)
-    memory.units.find_each { |unit| Memory::Index.put_text(unit.id, unit.source, unit.target) }
+    memory.units.in_batches(of: MemoryChange::STEP) do |batch|
+      Memory.transaction do
+        batch.each { |unit| Memory::Index.put_text(unit.id, unit.source, unit.target) }
+      end
+    end
     memory.reindex
   end
 
