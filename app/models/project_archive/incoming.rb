@@ -52,7 +52,7 @@ class ProjectArchive::Incoming
   end
 
   def about = @package.about
-  def models = ProjectArchive.scopes(Project.new).keys
+  def models = @models ||= ProjectArchive.scopes(Project.new).keys
   def names_of(table) = rows(table).pluck("name")
 
   def rows(table)
@@ -153,12 +153,11 @@ class ProjectArchive::Incoming
 
   def name_later
     ProjectArchive::LATER.each do |table, columns|
+      known = model_of(table)
       columns.each do |column, other|
         rows(table).each do |row|
-          next unless row[column]
-
-          known = model_of(table).where(id: @numbers[table][row["id"]])
-          known.update_all(column => number(other, row[column]))
+          named = number(other, row[column]) or next
+          known.where(id: @numbers[table][row["id"]]).update_all(column => named)
         end
       end
     end
