@@ -7,11 +7,15 @@ import { useAct } from '../shared/useAct'
 import { HandOverFields } from './HandOverFields'
 import { FORMS, sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
 
-const SWITCHES = ['tracking', 'instructions', 'terms', 'notes'] as const
+type Switch = 'tracking' | 'instructions' | 'terms' | 'notes'
 // What there is to choose from, by what it goes out as.
-function switchesOf(form: SheetOptions['as']) {
-  if (form === 'hand-over') return []
-  return form === 'docx' ? SWITCHES : (['notes'] as const)
+const SWITCHES: Record<SheetOptions['as'], Switch[]> = {
+  docx: ['tracking', 'instructions', 'terms', 'notes'],
+  xlsx: ['instructions', 'terms', 'notes'],
+  xliff: ['notes'],
+  xliff12: ['notes'],
+  tmx: ['notes'],
+  'hand-over': [],
 }
 const USUAL: SheetOptions = {
   reviser: '',
@@ -63,7 +67,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           options={FORMS.map((value) => ({ value, label: t(`review.forms.${value}`) }))}
           onChange={(event) => setOptions({ ...options, as: event.target.value as SheetOptions['as'] })}
         />
-        {switchesOf(options.as).map((name) => (
+        {SWITCHES[options.as].map((name) => (
           <Checkbox
             key={name}
             checked={options[name]}

@@ -25,7 +25,7 @@ export interface Strange {
   gone: number[]
   foreign: number
 }
-export const FORMS = ['docx', 'xliff', 'xliff12', 'tmx', 'hand-over'] as const
+export const FORMS = ['docx', 'xlsx', 'xliff', 'xliff12', 'tmx', 'hand-over'] as const
 export interface SheetOptions {
   reviser: string
   as: (typeof FORMS)[number]

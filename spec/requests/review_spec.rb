@@ -97,6 +97,15 @@ RSpec.describe "Review" do
     expect(changes.map { |one| one["decision"] }).to eq(%w[open open])
   end
 
+  it "goes out as a workbook too, whose remarks come back as notes" do
+    expect(send_out(as: "xlsx")["sheet"]).to end_with(".xlsx")
+    returned = Office.edit(sheet, [["write", "C8", "Verificare la catena."], ["write", "D9", "quanto?"]],
+      ending: "xlsx")
+    bring(returned, name: "back.xlsx")
+    expect(changes.map { |one| one["after"] }).to eq(["Verificare la catena."])
+    expect(project.notes.there.pluck(:text)).to eq(["quanto?"])
+  end
+
   it "refuses damaged codes, and takes the wording with the codes put back" do
     send_out
     bring(edited(["replace", "‹1›", ""], %w[replace caldo rovente]))

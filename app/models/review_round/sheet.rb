@@ -1,6 +1,7 @@
 # The sheet of a round: its segments as the core's rows.
 class ReviewRound::Sheet
-  FORMS = { "docx" => "docx", **Glossema::Review::Bilingual::FORMS, "hand-over" => "zip" }.freeze
+  FORMS = { "docx" => "docx", "xlsx" => "xlsx", **Glossema::Review::Bilingual::FORMS,
+            "hand-over" => "zip" }.freeze
 
   # ids: of segments, or nil for all that have a translation.
   def initialize(round, ids)
@@ -20,9 +21,11 @@ class ReviewRound::Sheet
 
     about = { id: @round.token, title: [@project.reference, @project.name].compact_blank.join(" · "),
               languages: [@project.source_lang, @project.target_lang], rows: segments.map { |one| row(one) } }
-    return Glossema::Review::Bilingual.write(form, **about) unless form == "docx"
-
-    Glossema::Review::Sheet.new(**about, **switches).bytes
+    case form
+    when "docx" then Glossema::Review::Sheet.new(**about, **switches, tracking: tracking?).bytes
+    when "xlsx" then Glossema::Review::Workbook.new(**about, **switches).bytes
+    else Glossema::Review::Bilingual.write(form, **about)
+    end
   end
 
   private
@@ -32,9 +35,10 @@ class ReviewRound::Sheet
   def switches
     options = @round.options
     { instructions: options["instructions"] == false ? [] : Glossema::Review::Instructions::PARTS,
-      tracking: options["tracking"] != false, notes: options["notes"] != false,
-      terms: options["terms"] == true }
+      notes: options["notes"] != false, terms: options["terms"] == true }
   end
+
+  def tracking? = @round.options["tracking"] != false
 
   def segments
     @segments ||= begin

@@ -1,4 +1,4 @@
-# LibreOffice, driven by script: a DOCX edited as a person would.
+# LibreOffice, driven by script: a document edited as a person would.
 require "open3"
 
 module Office
@@ -6,10 +6,10 @@ module Office
 
   module_function
 
-  # bytes: DOCX; edits: see the script → DOCX as LibreOffice writes it.
-  def edit(bytes, edits, author: "Matteo Ferrante")
+  # bytes: DOCX or XLSX; edits: see the script → the same as LibreOffice writes it.
+  def edit(bytes, edits, author: "Matteo Ferrante", ending: "docx")
     Dir.mktmpdir do |folder|
-      from, to = %w[in.docx out.docx].map { |name| File.join(folder, name) }
+      from, to = %w[in out].map { |name| File.join(folder, "#{name}.#{ending}") }
       File.binwrite(from, bytes)
       said, status = Open3.capture2e("/usr/bin/python3", SCRIPT, from, to, author,
         stdin_data: JSON.generate(edits))
@@ -20,13 +20,14 @@ module Office
   end
 
   # Read and saved by it, and nothing else.
-  def saved(bytes)
+  def saved(bytes, ending: "docx")
     Dir.mktmpdir do |folder|
-      File.binwrite(File.join(folder, "in.docx"), bytes)
+      from = File.join(folder, "in.#{ending}")
+      File.binwrite(from, bytes)
       command = ["soffice", "--headless", "-env:UserInstallation=file://#{folder}/user",
-                 "--convert-to", "docx", "--outdir", File.join(folder, "out"), File.join(folder, "in.docx")]
+                 "--convert-to", ending, "--outdir", File.join(folder, "out"), from]
       Open3.capture2e(*command)
-      File.binread(File.join(folder, "out/in.docx"))
+      File.binread(File.join(folder, "out/in.#{ending}"))
     end
   end
 end

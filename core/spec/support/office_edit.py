@@ -1,11 +1,14 @@
 #!/usr/bin/python3
-# Edits a DOCX with LibreOffice as a reviser would: python3 office_edit.py IN OUT AUTHOR < EDITS, a JSON list of
+# Edits a DOCX or XLSX with LibreOffice as a reviser would: python3 office_edit.py IN OUT AUTHOR < EDITS, a JSON list of
 #   ["track", true|false]            changes are recorded from here on
 #   ["replace", from, to]            in the whole text, as written
 #   ["remove_row", number], ["add_row", text]    rows of the table, from 0
 #   ["bold", cell]                   of the first table ("C3"): formatting alone
 #   ["accept"], ["reject"]           all recorded changes
 #   ["move_row", from, to]           cut out, and put in elsewhere, by the clipboard
+# or of the first sheet of a workbook, as far as its protection lets one:
+#   ["write", cell, text], ["comment", cell, text]
+#   ["unprotect"], ["remove_row", number], ["add_row", text], ["add_column", number], ["move_row", from, to]
 import json
 import os
 import subprocess
@@ -51,6 +54,8 @@ def connected(pipe):
 
 
 class Editing:
+    FILTER = "MS Word 2007 XML"
+
     def __init__(self, context, document):
         manager = context.ServiceManager
         self.document = document
@@ -105,6 +110,46 @@ class Editing:
         self.dispatch(".uno:RejectAllTrackedChanges")
 
 
+class EditingWorkbook:
+    FILTER = "Calc MS Excel 2007 XML"
+    TARGET = 2
+
+    def __init__(self, context, document):
+        self.document = document
+        self.sheet = document.Sheets.getByIndex(0)
+
+    def used(self):
+        cursor = self.sheet.createCursor()
+        cursor.gotoEndOfUsedArea(False)
+        return cursor.RangeAddress.EndRow + 1
+
+    def write(self, cell, text):
+        self.sheet.getCellRangeByName(cell).setString(text)
+
+    def comment(self, cell, text):
+        address = self.sheet.getCellRangeByName(cell).CellAddress
+        self.sheet.Annotations.insertNew(address, text)
+
+    def unprotect(self):
+        self.sheet.unprotect("")
+
+    def remove_row(self, number):
+        self.sheet.Rows.removeByIndex(number, 1)
+
+    def add_row(self, text):
+        self.sheet.getCellByPosition(self.TARGET, self.used()).setString(text)
+
+    def add_column(self, number):
+        self.sheet.Columns.insertByIndex(number, 1)
+
+    def move_row(self, start, end):
+        self.sheet.Rows.insertByIndex(end, 1)
+        moved = start + 1 if end <= start else start
+        row = self.sheet.getCellRangeByPosition(0, moved, 6, moved)
+        self.sheet.moveRange(self.sheet.getCellByPosition(0, end).CellAddress, row.RangeAddress)
+        self.sheet.Rows.removeByIndex(moved, 1)
+
+
 SOURCE, RESULT, AUTHOR = sys.argv[1:4]
 EDITS = json.load(sys.stdin)
 
@@ -121,11 +166,11 @@ with tempfile.TemporaryDirectory() as folder:
         desktop = context.ServiceManager.createInstanceWithContext("com.sun.star.frame.Desktop", context)
         document = desktop.loadComponentFromURL(uno.systemPathToFileUrl(os.path.abspath(SOURCE)), "_blank", 0,
                                                 (prop("Hidden", True),))
-        editing = Editing(context, document)
+        editing = (EditingWorkbook if SOURCE.endswith("xlsx") else Editing)(context, document)
         for name, *arguments in EDITS:
             getattr(editing, name)(*arguments)
         document.storeToURL(uno.systemPathToFileUrl(os.path.abspath(RESULT)),
-                            (prop("FilterName", "MS Word 2007 XML"),))
+                            (prop("FilterName", editing.FILTER),))
         document.close(True)
         try:
             desktop.terminate()

@@ -20,19 +20,26 @@ module Glossema
         places = places_of(files_left)
         languages = languages_of(places)
         rows = places.each_with_index.map { |(id, place), index| review_row(id, place, index, languages) }
-        made = Review::Sheet.new(id: sheet_id(places), title: title_of(places), languages: languages,
-          rows: rows, instructions: @options[:instructions] == false ? [] : Review::Instructions::PARTS,
-          tracking: @options[:tracking] != false, terms: !@options[:termbase].nil?)
-        File.binwrite(output, made.bytes)
+        about = { id: sheet_id(places), title: title_of(places), languages: languages, rows: rows,
+                  instructions: @options[:instructions] == false ? [] : Review::Instructions::PARTS,
+                  terms: !@options[:termbase].nil? }
+        File.binwrite(output, written_sheet(output, about))
         say("files" => places.values.map(&:file).uniq.size, "segments" => rows.size)
         DONE
+      end
+
+      # As a workbook where its name says so.
+      def written_sheet(output, about)
+        return Review::Workbook.new(**about).bytes if File.extname(output).casecmp?(".xlsx")
+
+        Review::Sheet.new(**about, tracking: @options[:tracking] != false).bytes
       end
 
       def sheet_back
         path = argument("SHEET")
         raise Refused.new("missing", path: path) unless File.file?(path)
 
-        returned = Review::Returned.new(File.binread(path), File.basename(path))
+        returned = Review.read(File.binread(path), File.basename(path))
         places = places_of(files_left)
         raise Refused.new("sheet-other", name: File.basename(path)) if returned.rows.none? { |row|
           places[row.id]

@@ -17,7 +17,7 @@ module Glossema
       # lang: tag; parts: of PARTS → texts
       def of(lang, parts = PARTS) = texts(lang).fetch("instructions").values_at(*(PARTS & parts))
 
-      # {"number", "source", "target", "notes"}
+      # {"number", "source", "target", "notes", "remarks"}
       def headings(lang) = texts(lang).fetch("headings")
 
       def texts(lang)

@@ -26,6 +26,7 @@ module Glossema
         @document = @container.xml("word/document.xml")
         raise Refused.new("damaged.no-main-part", name: name) unless @document
 
+        @saved = LastSaved.new(@container)
         @id = custom_id
         @added, @doubled = [], []
         read(name)
@@ -102,17 +103,11 @@ module Glossema
         latest = changes.reject { |one| stamp_of(one).empty? }.max_by { |one| stamp_of(one) }
         return { author: of_change(latest, "author"), at: stamp_of(latest) } if latest
 
-        { author: core("lastModifiedBy"), at: core("modified") }
+        { author: @saved.author, at: @saved.at }
       end
 
       def of_change(node, name) = node.attribute_with_ns(name, W)&.value
       def stamp_of(node) = of_change(node, "date").to_s
-
-      def core(name)
-        @core ||= @container.xml("docProps/core.xml") || Nokogiri::XML("<none/>")
-        text = @core.at_xpath("//*[local-name() = '#{name}']")&.text.to_s.strip
-        text.empty? ? nil : text
-      end
 
       def custom_id
         custom = @container.xml("docProps/custom.xml") or return
