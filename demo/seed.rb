@@ -1,4 +1,4 @@
-# The demo: Ines Calloway with two clients, two memories and three projects. Never touches data that is there.
+# The demo: Ines Calloway with two clients, two memories and four projects. Never touches data that is there.
 require_relative "manual"
 require_relative "office"
 require_relative "review"
@@ -42,6 +42,7 @@ module Demo
         make_memories
         set_up_office
       end
+      workshop_card
       guide = kiln_guide
       leaflet = untouched
       manual = half_translated
@@ -332,6 +333,25 @@ module Demo
         "quick-start.txt" => File.binread(File.join(TEXTS, "leaflet.txt"))
       )
     end
+
+    # Delivered a week ago: the first pages of the manual, for the workshop's wall.
+    def workshop_card
+      title = "Workshop card, long-tail range"
+      texts = @pairs.keys.reject { |text| text.match?(/[{}]/) }.drop(20).first(CARD)
+      rows = [["title", title], *texts.map { |text| ["p", text] }]
+      project = project(TARNHOLT, title, "TRN-2612", "Bicycles, manuals", 1,
+        "workshop-card.docx" => Manual.new(rows).docx(title: title))
+      project.segments.order(:position).each do |segment|
+        target = @pairs[segment.source_content.text] || segment.source_content.written.sub(title, CARD_TITLE)
+        segment.reload.confirm(target, origin: { "kind" => "typed" }, by: @user)
+      end
+      Project::Misspellings.new(project).words.each { |word, _| project.learn_word(word, "project") }
+      project.update!(due_at: 6.days.ago.change(hour: 15), begun_at: 9.days.ago)
+      Segment.where(project: project).update_all(updated_at: 7.days.ago, confirmed_at: 7.days.ago)
+      Delivery.make(project.reload, by: @user).update!(created_at: 6.days.ago.change(hour: 11))
+    end
+    CARD = 24
+    CARD_TITLE = "Scheda per l’officina, gamma long-tail".freeze
 
     def kiln_guide
       rows = [["title", "Kiln guide, second edition"], *@kiln.map { |source, _| ["p", source] }]

@@ -43,6 +43,7 @@ export function Deliver() {
       <Frame project={project.data}>{error ? <Failure error={error} again={again} /> : <Waiting />}</Frame>
     )
 
+  const stamp = deliveries.data?.length ?? 0
   const message = written ?? readiness.data.message
   const chosen = project.data.documents.filter((document) => !left.has(document.id))
   const make = () =>
@@ -64,7 +65,7 @@ export function Deliver() {
         ) : (
           <NotReady readiness={readiness.data} project={project.data} />
         )}
-        <WhichFiles project={project.data} left={left} onLeft={setLeft} />
+        <WhichFiles project={project.data} {...{ stamp, left }} onLeft={setLeft} />
         <Message text={message} onChange={setWritten} />
         <p className="deliver-act">
           <Button
@@ -77,7 +78,7 @@ export function Deliver() {
             {busy ? t('deliver.making') : label}
           </Button>
         </p>
-        <SinceLast project={id} stamp={deliveries.data?.length ?? 0} />
+        <SinceLast project={id} stamp={stamp} />
         <div ref={history}>
           <h2>{t('deliver.history')}</h2>
           {deliveries.data?.length ? (

@@ -16,7 +16,17 @@ export function SinceLast({ project, stamp }: { project: number; stamp: number }
   return (
     <section aria-label={t('deliver.since', { number: data.number })}>
       <h2>{t('deliver.since', { number: data.number })}</h2>
-      <p className="small quiet">{t('deliver.changedSince', { count: data.count })}</p>
+      <p className="small quiet">
+        {t('deliver.changedSince', { count: data.count })}
+        {data.count > 0 && (
+          <>
+            {' '}
+            <a className="link" href={`/api/projects/${project}/delivery_differences?as=file`} download>
+              {t('deliver.changesAsFile')}
+            </a>
+          </>
+        )}
+      </p>
       <ul className="lines since-last">
         {rows.map((row) => (
           <li key={row.segment_id}>

@@ -2,15 +2,18 @@
 import { Checkbox } from 'antd'
 import { useTranslation } from 'react-i18next'
 import type { Project } from '../shared/types'
+import { useSinceLast } from './queries'
 
 interface Props {
   project: Project
+  stamp: number
   left: ReadonlySet<number>
   onLeft: (left: ReadonlySet<number>) => void
 }
 
-export function WhichFiles({ project, left, onLeft }: Props) {
+export function WhichFiles({ project, stamp, left, onLeft }: Props) {
   const { t } = useTranslation()
+  const { data: since } = useSinceLast(project.id, stamp)
   if (project.documents.length < 2) return null
   const turn = (id: number, on: boolean) => {
     const next = new Set(left)
@@ -18,6 +21,8 @@ export function WhichFiles({ project, left, onLeft }: Props) {
     else next.add(id)
     onLeft(next)
   }
+  const unchanged = project.documents.map((one) => one.id).filter((id) => !since?.document_ids.includes(id))
+  const some = unchanged.length > 0 && unchanged.length < project.documents.length
   return (
     <fieldset className="which-files">
       <legend>{t('deliver.which')}</legend>
@@ -30,6 +35,11 @@ export function WhichFiles({ project, left, onLeft }: Props) {
           {document.name}
         </Checkbox>
       ))}
+      {since?.number && some && (
+        <button type="button" className="link small" onClick={() => onLeft(new Set(unchanged))}>
+          {t('deliver.onlyChanged', { number: since.number })}
+        </button>
+      )}
     </fieldset>
   )
 }

@@ -24,6 +24,8 @@ export const useDeliveries = (project: number) =>
 export interface Since {
   number: number | null
   count: number
+  // Of the files in which something changed, and of those that are new.
+  document_ids: number[]
   rows: {
     segment_id: number
     number: number

@@ -33,6 +33,18 @@ RSpec.describe "Deliveries" do
     body
   end
 
+  # The cells of each sheet of a workbook, without headings.
+  def cells(bytes)
+    zip = Zip::File.open_buffer(StringIO.new(bytes))
+    read = ->(path) { Nokogiri::XML(zip.read("xl/#{path}.xml")).remove_namespaces! }
+    shared = read["sharedStrings"].xpath("//si").map(&:text)
+    %w[worksheets/sheet1 worksheets/sheet2].map do |path|
+      read[path].xpath("//row").drop(1).map do |row|
+        row.xpath("c").map { |cell| cell["t"] == "s" ? shared[cell.text.to_i] : cell.text }
+      end
+    end
+  end
+
   it "take the files that are wanted, and keep what was written to the client" do
     made = deliver(document_ids: [segments[2].document_id], message: "Here it is.")
     expect(made["files"].map { |file| file["name"] }).to eq(["two_it-IT.txt"])
@@ -58,8 +70,14 @@ RSpec.describe "Deliveries" do
     expect(since["rows"].first["differences"].map { |one| one.values_at("memory", "source") }).to eq(
       [%w[Fermarsi Arrestarsi]]
     )
-    deliver
-    expect(since).to include("number" => 2, "count" => 0)
+    expect(since["document_ids"]).to eq([segments[1].document_id])
+    get "/api/projects/#{project.id}/delivery_differences", params: { as: "file" }
+    expect(cells(response.body)).to eq([
+      [%w[one.txt 5 2 1 2], %w[two.txt 2 1 0 0]],
+      [["one.txt", "2", "Stop now.", "Fermarsi.", "Arrestarsi.", "2"]]
+    ])
+    deliver(document_ids: since["document_ids"])
+    expect(since).to include("number" => 2, "count" => 0, "document_ids" => [])
   end
 
   it "teach the memories that learn then only what went out, and what a later one brings is new" do

@@ -1,13 +1,21 @@
-# What differs since the last delivery.
+# What differs since the last delivery; as: "file" gives it as a workbook for the client.
 module Api
   class DeliveryDifferencesController < BaseController
     def show
+      return send_report if params[:as] == "file"
+
       since = Project::SinceDelivery.new(project)
       rows = since.changed.first(Project::SinceDelivery::SHOWN).map { |segment, was| told(segment, was) }
-      render json: { number: since.number, count: since.changed.size, rows: rows }
+      render json: { number: since.number, count: since.changed.size, rows: rows,
+                     document_ids: since.document_ids }
     end
 
     private
+
+    def send_report
+      report = Project::SinceDelivery::Report.new(project)
+      send_data report.xlsx, filename: report.name
+    end
 
     def told(segment, was)
       before, now = [was, segment.target].map { |text| Glossema::Content.plain(text) }

@@ -1,6 +1,4 @@
 # What the checks found in a project as a workbook: findings, what was let stand and why, by whom.
-require "caxlsx"
-
 class Project::CheckReport
   HEADER = ["File", "Number", "Level", "Kind", "Finding", "Source", "Target"].freeze
   WIDTHS = [20, 8, 12, 18, 46, 50, 50].freeze
@@ -15,27 +13,14 @@ class Project::CheckReport
   def name = "#{[@project.reference, "findings"].compact_blank.join(" ")}.xlsx".tr("/\\", "-")
 
   def xlsx
-    package = Axlsx::Package.new
-    package.use_shared_strings = true
-    sheet(package, "Findings", HEADER, WIDTHS, @open.map { |row| cells(row) })
-    sheet(package, "Let stand", [*HEADER, "Reason", "By", "For", "On"], [*WIDTHS, 40, 18, 22, 18],
-      @stands.map { |row| [*cells(row), *cells_of(row[:stands])] })
-    sheet(package, "About", %w[What Value], [24, 50], about)
-    package.to_stream.read
+    stood = @stands.map { |row| [*cells(row), *cells_of(row[:stands])] }
+    TablesAsWorkbook.new
+      .add("Findings", HEADER, WIDTHS, @open.map { |row| cells(row) })
+      .add("Let stand", [*HEADER, "Reason", "By", "For", "On"], [*WIDTHS, 40, 18, 22, 18], stood)
+      .add("About", %w[What Value], [24, 50], about).bytes
   end
 
   private
-
-  def sheet(package, name, header, widths, rows)
-    package.workbook.add_worksheet(name: name) do |sheet|
-      bold = sheet.styles.add_style(b: true)
-      wrapped = sheet.styles.add_style(alignment: { wrap_text: true, vertical: :top })
-      sheet.add_row(header, style: bold)
-      # What a client wrote is text, never a formula.
-      rows.each { |row| sheet.add_row(row, style: wrapped, escape_formulas: true) }
-      sheet.column_widths(*widths)
-    end
-  end
 
   def cells(row)
     segment = row[:segment]

@@ -11,8 +11,8 @@ module Project::Spelling
   # Takes a word into her words; where: of WHERE. Returns the record.
   def learn_word(word, where)
     place = { "client" => { client: client }, "project" => { project: self } }.fetch(where, {})
-    user.own_words.find_or_create_by!(word: word.strip, lang: Glossema::Languages.primary(target_lang),
-**place)
+    language = Glossema::Languages.primary(target_lang)
+    user.own_words.find_or_create_by!(word: word.strip, lang: language, **place)
   end
 
   private

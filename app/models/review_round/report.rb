@@ -1,6 +1,4 @@
 # What a reviser changed, as a workbook: how much, by kind and by file, and the list before and after.
-require "caxlsx"
-
 class ReviewRound::Report
   HEADER = ["File", "Number", "Source", "Before", "After", "Kind", "Words changed", "By", "On",
             "Decision"].freeze
@@ -16,26 +14,14 @@ class ReviewRound::Report
   def name = "#{[@project.reference, "review", @round.number].compact_blank.join(" ")}.xlsx".tr("/\\", "-")
 
   def xlsx
-    package = Axlsx::Package.new
-    package.use_shared_strings = true
-    sheet(package, "Summary", %w[What Value], [32, 40], summary)
-    sheet(package, "Changes", HEADER, WIDTHS, @rows.map { |row| cells(row) })
-    package.to_stream.read
+    TablesAsWorkbook.new
+      .add("Summary", %w[What Value], [32, 40], summary)
+      .add("Changes", HEADER, WIDTHS, @rows.map { |row| cells(row) }).bytes
   end
 
   private
 
   def place(row) = [row.segment.document.position, row.segment.position]
-
-  def sheet(package, name, header, widths, rows)
-    package.workbook.add_worksheet(name: name) do |sheet|
-      bold = sheet.styles.add_style(b: true)
-      wrapped = sheet.styles.add_style(alignment: { wrap_text: true, vertical: :top })
-      sheet.add_row(header, style: bold)
-      rows.each { |row| sheet.add_row(row, style: wrapped, escape_formulas: true) }
-      sheet.column_widths(*widths)
-    end
-  end
 
   def cells(row)
     segment = row.segment

@@ -1,0 +1,23 @@
+# Tables as an XLSX workbook, a sheet each: a heading, and rows whose texts wrap.
+require "caxlsx"
+
+class TablesAsWorkbook
+  def initialize
+    @package = Axlsx::Package.new
+    @package.use_shared_strings = true
+  end
+
+  # widths: in characters; rows: arrays of cells. What a client wrote is text, never a formula.
+  def add(name, header, widths, rows)
+    @package.workbook.add_worksheet(name: name) do |sheet|
+      bold = sheet.styles.add_style(b: true)
+      wrapped = sheet.styles.add_style(alignment: { wrap_text: true, vertical: :top })
+      sheet.add_row(header, style: bold)
+      rows.each { |row| sheet.add_row(row, style: wrapped, escape_formulas: true) }
+      sheet.column_widths(*widths)
+    end
+    self
+  end
+
+  def bytes = @package.to_stream.read
+end
