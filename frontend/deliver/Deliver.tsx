@@ -6,6 +6,7 @@ import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { languageName } from '../shared/languages'
 import { Failure, Waiting } from '../shared/Notices'
+import { WhichFiles } from '../shared/parts/WhichFiles'
 import type { Readiness } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { DeliveryLine } from './DeliveryLine'
@@ -13,8 +14,8 @@ import { ForClient } from './ForClient'
 import { HandBack } from './HandBack'
 import { Message } from './Message'
 import { NotReady } from './NotReady'
+import { OnlyChanged } from './OnlyChanged'
 import { SinceLast } from './SinceLast'
-import { WhichFiles } from './WhichFiles'
 import { deliver, useDelivered, useDeliveries, useReadiness } from './queries'
 import './deliver.css'
 
@@ -65,7 +66,9 @@ export function Deliver() {
         ) : (
           <NotReady readiness={readiness.data} project={project.data} />
         )}
-        <WhichFiles project={project.data} {...{ stamp, left }} onLeft={setLeft} />
+        <WhichFiles documents={project.data.documents} left={left} onLeft={setLeft}>
+          <OnlyChanged project={project.data} stamp={stamp} onLeft={setLeft} />
+        </WhichFiles>
         <Message text={message} onChange={setWritten} />
         <p className="deliver-act">
           <Button

@@ -2,6 +2,7 @@
 import { Button, Checkbox, Input, Radio } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { WhichFiles } from '../shared/parts/WhichFiles'
 import type { Project } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { HandOverFields } from './HandOverFields'
@@ -31,14 +32,21 @@ const USUAL: SheetOptions = {
   termbases: true,
 }
 
+// What goes along with a round: nothing more where all files go out.
+function chosen(project: Project, left: ReadonlySet<number>) {
+  if (left.size === 0) return {}
+  return { document_ids: project.documents.map((one) => one.id).filter((id) => !left.has(id)) }
+}
+
 export function NewRound({ project, onMade }: { project: Project; onMade: (id: number) => void }) {
   const { t } = useTranslation()
   const [options, setOptions] = useState(USUAL)
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
   const { act, busy } = useAct()
   const refresh = useRefreshRounds(project.id)
   const make = () =>
     void act(async () => {
-      const round = await sendOut(project.id, options)
+      const round = await sendOut(project.id, { ...options, ...chosen(project, left) })
       await refresh()
       onMade(round.id)
       window.location.assign(sheetAddress(round.id))
@@ -67,6 +75,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           options={FORMS.map((value) => ({ value, label: t(`review.forms.${value}`) }))}
           onChange={(event) => setOptions({ ...options, as: event.target.value as SheetOptions['as'] })}
         />
+        <WhichFiles documents={project.documents} left={left} onLeft={setLeft} />
         {SWITCHES[options.as].map((name) => (
           <Checkbox
             key={name}

@@ -33,6 +33,8 @@ export interface SheetOptions {
   instructions: boolean
   terms: boolean
   notes: boolean
+  // All when left out.
+  document_ids?: number[]
   // Of hand-overs.
   task: string
   message: string

@@ -143,6 +143,11 @@ RSpec.describe "Review" do
     expect(segments.map { |one| one.reload.state }).to eq(%w[translated reviewed reviewed])
   end
 
+  it "holds the files that were chosen" do
+    expect(send_out(document_ids: [project.documents.first.id])["sent"]).to eq(3)
+    expect(send_out(document_ids: [0])["error"]["code"]).to eq("sheet-empty")
+  end
+
   it "holds a part of the text, without what is not wanted" do
     send_out(segment_ids: [segments[2].id], instructions: false, tracking: false)
     document = Zip::File.open_buffer(StringIO.new(sheet)).read("word/document.xml").force_encoding("UTF-8")

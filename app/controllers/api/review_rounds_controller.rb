@@ -5,15 +5,15 @@ module Api
 
     def index = answer(ReviewRoundResource.new(project.review_rounds.reorder(number: :desc)))
 
-    # params: reviser; as: of ReviewRound::Sheet::FORMS; of SWITCHES; segment_ids: of those that go out, all
-    # translated ones when left out.
+    # params: reviser; as: of ReviewRound::Sheet::FORMS; of SWITCHES; document_ids, segment_ids: what goes
+    # out, all when left out.
     def create
       options = SWITCHES.to_h { |name| [name, ActiveModel::Type::Boolean.new.cast(params.fetch(name, true))] }
       options["as"] = params[:as].to_s.presence || "docx"
       options.merge!(hand_over_options) if options["as"] == "hand-over"
-      ids = params[:segment_ids] && Array(params[:segment_ids]).map(&:to_i)
+      options["document_ids"] = ids_of(:document_ids)
       round = ReviewRound.send_out(project, reviser: params[:reviser].to_s, by: current_user,
-        options: options, ids: ids)
+        options: options, ids: ids_of(:segment_ids))
       answer(ReviewRoundResource.new(round), status: :created)
     end
 
@@ -45,13 +45,13 @@ module Api
 
     private
 
-    # params: task, message: to the colleague; due_at; memories, termbases: do they go along? document_ids: of
-    # the files, all when left out.
+    def ids_of(name) = params[name] && Array(params[name]).map(&:to_i)
+
+    # params: task, message: to the colleague; due_at; memories, termbases: do they go along?
     def hand_over_options
       yes = ->(name) { ActiveModel::Type::Boolean.new.cast(params.fetch(name, true)) }
-      ids = params[:document_ids] && Array(params[:document_ids]).map(&:to_i)
       said = params.permit(:task, :message, :due_at).to_h
-      { **said, "memories" => yes[:memories], "termbases" => yes[:termbases], "document_ids" => ids }
+      { **said, "memories" => yes[:memories], "termbases" => yes[:termbases] }
     end
 
     def send_file_of(round) =

@@ -44,16 +44,14 @@ class ReviewRound::Sheet
     @segments ||= begin
       list = form == "hand-over" ? whole : Project::Looking.new(@project).translated
       list = list.where(id: @ids) if @ids
+      list = list.where(document_id: chosen) if chosen
       list.order("documents.position", :position).includes(:document).to_a
     end
   end
 
-  # All of the files chosen, translated or not.
-  def whole
-    list = @project.segments.joins(:document).where(documents: { role: "current" })
-    chosen = @round.options["document_ids"]
-    chosen ? list.where(document_id: chosen) : list
-  end
+  def chosen = @round.options["document_ids"]
+  # All, translated or not.
+  def whole = @project.segments.joins(:document).where(documents: { role: "current" })
 
   def row(segment)
     several = @project.documents.size > 1
