@@ -27,6 +27,8 @@ class Project < ApplicationRecord
   has_many :review_rounds, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
+  # Types that browsers show by themselves.
+  SHOWN_BY_BROWSERS = %w[application/pdf image/png image/jpeg image/gif image/webp].freeze
   has_many_attached :reference_files
 
   validate :languages_are_tags

@@ -17,7 +17,7 @@ const html = (text: string) =>
 const tagsOf = (code?: Code) =>
   (code?.css ?? '')
     .split(' ')
-    .filter(Boolean)
+    .filter((word) => /^[\w-]+$/.test(word))
     .map((word) => TAGS[word] ?? `span class="${word}"`)
 const closing = (tags: string[] = []) =>
   tags

@@ -90,6 +90,7 @@ RSpec.describe "Archives" do
     expect(opened.deliveries.first.files.first.content.download).to eq(
       project.deliveries.first.files.first.content.download
     )
+    expect(opened.documents.first.page.download).to eq(project.documents.first.page.download)
     query = own[0].query(nil, own[1])
     expect(opened.lookup.matches(query).first.score).to eq(100)
     stands = Project::Checking.new(opened).findings.filter_map { |row| row[:stands]&.reason }
@@ -105,6 +106,7 @@ RSpec.describe "Archives" do
     expect(user.memories.pluck(:name)).to include("PRJ-2601", "PRJ-2601 (2)", "PRJ-2601 (3)")
     expect(user.clients.count).to eq(1)
     package = Glossema::Exchange::Package.new(bytes, "a.zip")
+    expect(package.about["blobs"].map { |blob| blob["name"] }).not_to include("page")
     paths = ProjectArchive.scopes(project).keys.map { |model| "records/#{model.table_name}.jsonl" }
     parts = paths.to_h { |path| [path, package.part(path)] }
     parts["records/segments.jsonl"] = parts["records/segments.jsonl"][0, 200]

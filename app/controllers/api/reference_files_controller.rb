@@ -1,8 +1,8 @@
 # Files that are looked at beside the text and never translated: pictures, PDF, documents.
 module Api
   class ReferenceFilesController < BaseController
-    # What a browser shows by itself; everything else is shown as the core draws it, or as plain text.
-    SHOWN = %w[application/pdf image/png image/jpeg image/gif image/webp].freeze
+    # Everything else is shown as the core draws it, or as plain text.
+    SHOWN = Project::SHOWN_BY_BROWSERS
 
     def index = render(json: list)
 

@@ -12,6 +12,7 @@ class ProjectArchive::Incoming
     @user = user
     whole { ActiveRecord::Base.transaction { put_all } }
     Memory.where(id: @numbers["memories"].values).find_each { |memory| index(memory) }
+    Document.where(id: @numbers["documents"].values).find_each { |document| draw(document) }
     Project.find(@numbers["projects"].values.first)
   end
 
@@ -49,6 +50,13 @@ class ProjectArchive::Incoming
       end
     end
     memory.reindex
+  end
+
+  # A page is never taken from outside.
+  def draw(document)
+    Document.no_touching { document.keep_page(document.opened) } if document.ready?
+  rescue Glossema::Refused
+    nil
   end
 
   def about = @package.about
@@ -194,10 +202,13 @@ class ProjectArchive::Incoming
   def attach(blob)
     model = models.find { |one| one.name == blob["type"] }
     id = model && @numbers[model.table_name][blob["record"]]
-    return unless id
+    return if id.nil? || blob["name"] == ProjectArchive::Out::DRAWN
 
+    type = blob["content_type"]
+    # Nothing else that came from outside is told to a browser as what it says it is.
+    type = "application/octet-stream" unless Project::SHOWN_BY_BROWSERS.include?(type)
     made = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(@package.part(blob["path"])),
-      filename: blob["filename"], content_type: blob["content_type"], identify: false)
+      filename: blob["filename"], content_type: type, identify: false)
     ActiveStorage::Attachment.insert({ name: blob["name"], record_type: blob["type"], record_id: id,
                                        blob_id: made.id, created_at: Time.current })
   end

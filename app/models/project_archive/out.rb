@@ -16,6 +16,9 @@ class ProjectArchive::Out
     Glossema::Exchange::Package.write("archive", { **about, "blobs" => files }, parts)
   end
 
+  # What is drawn anew where the archive is opened.
+  DRAWN = "page".freeze
+
   private
 
   def about
@@ -47,6 +50,7 @@ class ProjectArchive::Out
 
   def kept(model, rows, parts)
     attached = ActiveStorage::Attachment.where(record_type: model.name, record_id: rows.map(&:id))
+      .where.not(name: DRAWN)
     attached.includes(:blob).map do |attachment|
       path = "blobs/#{attachment.id}"
       parts[path] = attachment.blob.download
