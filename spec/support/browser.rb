@@ -120,6 +120,7 @@ RSpec.configure do |config|
     type: :system
   )
   config.before(:each, type: :system) do
+    FileUtils.rm_f(Dir[File.join(Browsing::DOWNLOADS, "*")])
     driven_by(:chromium)
     ActiveJob::Base.queue_adapter = ActiveJob::QueueAdapters::AsyncAdapter.new(min_threads: 1, max_threads: 2)
   end
