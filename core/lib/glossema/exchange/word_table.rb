@@ -3,36 +3,51 @@
 module Glossema
   module Exchange
     class WordTable
-      W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main".freeze
+      W, WIDTH = WordPage::W, WordPage::WIDTH
       # A column: its heading, its share of the width (percent), the language of its text or nil.
       Column = Struct.new(:heading, :share, :lang, keyword_init: true)
-      # Twentieths of a point that a page of A4 across leaves between its margins.
-      WIDTH = 14_400
       TYPES = <<~XML.freeze
         <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
         <Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">
         <Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
         <Default Extension="xml" ContentType="application/xml"/>
-        <Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>
-        <Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>
+        <Override PartName="/word/document.xml"
+          ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>
+        <Override PartName="/word/styles.xml"
+          ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>
         </Types>
       XML
       RELATIONS = <<~XML.freeze
         <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
-        <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="word/document.xml"/></Relationships>
+        <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">
+          <Relationship Id="rId1"
+            Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument"
+            Target="word/document.xml"/>
+        </Relationships>
       XML
       OF_DOCUMENT = <<~XML.freeze
         <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
-        <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/styles" Target="styles.xml"/></Relationships>
+        <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">
+          <Relationship Id="rId1"
+            Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/styles"
+            Target="styles.xml"/>
+        </Relationships>
       XML
       STYLES = <<~XML.freeze
         <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
         <w:styles xmlns:w="#{W}">
-        <w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:ascii="Calibri" w:hAnsi="Calibri" w:cs="Calibri"/><w:sz w:val="20"/></w:rPr></w:rPrDefault><w:pPrDefault><w:pPr><w:spacing w:after="80"/></w:pPr></w:pPrDefault></w:docDefaults>
+        <w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:ascii="Calibri" w:hAnsi="Calibri" w:cs="Calibri"/>
+          <w:sz w:val="20"/></w:rPr></w:rPrDefault><w:pPrDefault><w:pPr><w:spacing w:after="80"/></w:pPr>
+          </w:pPrDefault></w:docDefaults>
         <w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/></w:style>
-        <w:style w:type="paragraph" w:styleId="Title"><w:name w:val="Title"/><w:basedOn w:val="Normal"/><w:pPr><w:spacing w:after="160"/></w:pPr><w:rPr><w:b/><w:sz w:val="32"/></w:rPr></w:style>
-        <w:style w:type="paragraph" w:styleId="TableHeading"><w:name w:val="Table Heading"/><w:basedOn w:val="Normal"/><w:rPr><w:b/></w:rPr></w:style>
-        <w:style w:type="table" w:default="1" w:styleId="TableNormal"><w:name w:val="Normal Table"/><w:tblPr><w:tblCellMar><w:top w:w="40" w:type="dxa"/><w:left w:w="100" w:type="dxa"/><w:bottom w:w="40" w:type="dxa"/><w:right w:w="100" w:type="dxa"/></w:tblCellMar></w:tblPr></w:style>
+        <w:style w:type="paragraph" w:styleId="Title"><w:name w:val="Title"/><w:basedOn w:val="Normal"/>
+          <w:pPr><w:spacing w:after="160"/></w:pPr><w:rPr><w:b/><w:sz w:val="32"/></w:rPr></w:style>
+        <w:style w:type="paragraph" w:styleId="TableHeading"><w:name w:val="Table Heading"/>
+          <w:basedOn w:val="Normal"/><w:rPr><w:b/></w:rPr></w:style>
+        <w:style w:type="table" w:default="1" w:styleId="TableNormal"><w:name w:val="Normal Table"/>
+          <w:tblPr><w:tblCellMar><w:top w:w="40" w:type="dxa"/><w:left w:w="100" w:type="dxa"/>
+          <w:bottom w:w="40" w:type="dxa"/><w:right w:w="100" w:type="dxa"/></w:tblCellMar></w:tblPr>
+          </w:style>
         </w:styles>
       XML
 
@@ -71,54 +86,25 @@ module Glossema
           "[Content_Types].xml" => TYPES, "_rels/.rels" => RELATIONS, "word/document.xml" => document,
           "word/_rels/document.xml.rels" => OF_DOCUMENT, "word/styles.xml" => STYLES
         }
-        Zip::OutputStream.write_buffer do |zip|
-          parts.each do |path, content|
-            zip.put_next_entry(path)
-            zip.write(content)
-          end
-        end.string
+        WordPage.zipped(parts)
       end
 
       private
 
       def document
-        Nokogiri::XML::Builder.new(encoding: "UTF-8") do |xml|
-          xml.document("xmlns:w" => W) do
-            # Everything in it is of the schema's own namespace.
-            xml.parent.namespace = xml.parent.namespace_definitions.first
-            xml["w"].body { body(xml["w"]) }
-          end
-        end.to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+        WordPage.built("document") { |xml| xml["w"].body { body(xml["w"]) } }
       end
 
       def body(xml)
         paragraph(xml, @title, style: "Title")
         @paragraphs.each { |text| paragraph(xml, text) }
         xml["w"].tbl do
-          layout(xml)
+          WordPage.layout(xml, @columns.map { |column| width(column) })
           row(xml, @columns.map(&:heading), heading: true)
           @rows.each { |cells| row(xml, cells) }
         end
         paragraph(xml, "")
-        xml["w"].sectPr do
-          xml["w"].pgSz("w:w" => 16_838, "w:h" => 11_906, "w:orient" => "landscape")
-          xml["w"].pgMar("w:top" => 1134, "w:right" => 1134, "w:bottom" => 1134, "w:left" => 1134,
-            "w:header" => 567, "w:footer" => 567, "w:gutter" => 0)
-        end
-      end
-
-      def layout(xml)
-        xml["w"].tblPr do
-          xml["w"].tblW("w:w" => WIDTH, "w:type" => "dxa")
-          xml["w"].tblBorders do
-            %w[top left bottom right insideH insideV].each do |side|
-              xml["w"].public_send(side, "w:val" => "single", "w:sz" => 4, "w:space" => 0,
-                "w:color" => "9AA7AE")
-            end
-          end
-          xml["w"].tblLayout("w:type" => "fixed")
-        end
-        xml["w"].tblGrid { @columns.each { |column| xml["w"].gridCol("w:w" => width(column)) } }
+        xml["w"].sectPr { WordPage.across(xml) }
       end
 
       def width(column) = WIDTH * column.share / 100

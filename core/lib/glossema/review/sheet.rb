@@ -9,8 +9,7 @@ module Glossema
       W = SheetParts::W
       # Shares of the width, in percent; with the notes or without them.
       SHARES = { true => [6, 38, 40, 16], false => [6, 46, 48] }.freeze
-      WIDTH = 14_400
-      LINES = "9AA7AE".freeze
+      WIDTH = Exchange::WordPage::WIDTH
       TERMS = "Glossema".freeze
 
       # id: of the sheet, by which it is told from others; title; languages: [source tag, target tag]; rows:
@@ -37,31 +36,13 @@ module Glossema
           "word/footer1.xml" => SheetParts.footer, "docProps/core.xml" => SheetParts.core(@title, @time),
           "docProps/custom.xml" => SheetParts.custom(@id)
         }
-        zipped(parts)
+        Exchange::WordPage.zipped(parts)
       end
 
       private
 
-      def zipped(parts)
-        Zip::OutputStream.write_buffer do |zip|
-          parts.each do |path, content|
-            zip.put_next_entry(path)
-            zip.write(content)
-          end
-        end.string
-      end
-
-      def built(root)
-        Nokogiri::XML::Builder.new(encoding: "UTF-8") do |xml|
-          xml.public_send(root, "xmlns:w" => W) do
-            xml.parent.namespace = xml.parent.namespace_definitions.first
-            yield xml
-          end
-        end.to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
-      end
-
       def document
-        built("document") do |xml|
+        Exchange::WordPage.built("document") do |xml|
           xml["w"].body do
             paragraph(xml, "Title") { run(xml, @title) }
             texts = Instructions.of(@reader, @instructions)
@@ -78,15 +59,13 @@ module Glossema
           # The footer is the fourth relation of the document.
           xml["w"].footerReference("w:type" => "default", "r:id" => "rId4",
             "xmlns:r" => "#{SheetParts::OFFICE}/relationships")
-          xml["w"].pgSz("w:w" => 16_838, "w:h" => 11_906, "w:orient" => "landscape")
-          xml["w"].pgMar("w:top" => 1134, "w:right" => 1134, "w:bottom" => 1134, "w:left" => 1134,
-            "w:header" => 567, "w:footer" => 567, "w:gutter" => 0)
+          Exchange::WordPage.across(xml)
         end
       end
 
       def table(xml)
         xml["w"].tbl do
-          layout(xml)
+          Exchange::WordPage.layout(xml, widths)
           heading(xml)
           file = nil
           @rows.each do |row|
@@ -97,19 +76,6 @@ module Glossema
       end
 
       def widths = SHARES.fetch(@notes).map { |share| WIDTH * share / 100 }
-
-      def layout(xml)
-        xml["w"].tblPr do
-          xml["w"].tblW("w:w" => WIDTH, "w:type" => "dxa")
-          xml["w"].tblBorders do
-            %w[top left bottom right insideH insideV].each do |side|
-              xml["w"].public_send(side, "w:val" => "single", "w:sz" => 4, "w:space" => 0, "w:color" => LINES)
-            end
-          end
-          xml["w"].tblLayout("w:type" => "fixed")
-        end
-        xml["w"].tblGrid { widths.each { |width| xml["w"].gridCol("w:w" => width) } }
-      end
 
       def heading(xml)
         headings = Instructions.headings(@reader)
@@ -246,7 +212,7 @@ module Glossema
       end
 
       def comments
-        built("comments") do |xml|
+        Exchange::WordPage.built("comments") do |xml|
           @comments.each_with_index do |lines, index|
             xml["w"].comment_("w:id" => index, "w:author" => TERMS, "w:initials" => "G", "w:date" => @time) do
               lines.each { |line| paragraph(xml) { run(xml, line) } }

@@ -2,7 +2,7 @@
 module Glossema
   module Review
     module SheetParts
-      W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main".freeze
+      W = Exchange::WordPage::W
       OFFICE = "http://schemas.openxmlformats.org/officeDocument/2006".freeze
       PACKAGE = "http://schemas.openxmlformats.org/package/2006".freeze
       HEAD = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n).freeze
@@ -81,17 +81,32 @@ module Glossema
       def styles
         <<~XML
           #{HEAD}<w:styles xmlns:w="#{W}">
-          <w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:ascii="Calibri" w:hAnsi="Calibri" w:cs="Calibri"/><w:sz w:val="21"/><w:szCs w:val="21"/></w:rPr></w:rPrDefault><w:pPrDefault><w:pPr><w:spacing w:after="60"/></w:pPr></w:pPrDefault></w:docDefaults>
+          <w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:ascii="Calibri" w:hAnsi="Calibri" w:cs="Calibri"/>
+            <w:sz w:val="21"/><w:szCs w:val="21"/></w:rPr></w:rPrDefault><w:pPrDefault><w:pPr>
+            <w:spacing w:after="60"/></w:pPr></w:pPrDefault></w:docDefaults>
           <w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/></w:style>
-          <w:style w:type="paragraph" w:styleId="Title"><w:name w:val="Title"/><w:basedOn w:val="Normal"/><w:pPr><w:spacing w:after="160"/></w:pPr><w:rPr><w:b/><w:sz w:val="32"/></w:rPr></w:style>
-          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewHeading"><w:name w:val="Review Heading"/><w:basedOn w:val="Normal"/><w:rPr><w:b/></w:rPr></w:style>
-          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewFile"><w:name w:val="Review File"/><w:basedOn w:val="Normal"/><w:rPr><w:b/><w:color w:val="40535C"/></w:rPr></w:style>
-          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewSource"><w:name w:val="Review Source"/><w:basedOn w:val="Normal"/><w:rPr><w:color w:val="40535C"/></w:rPr></w:style>
-          <w:style w:type="paragraph" w:customStyle="1" w:styleId="#{TARGET}"><w:name w:val="Review Target"/><w:basedOn w:val="Normal"/></w:style>
-          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewNote"><w:name w:val="Review Note"/><w:basedOn w:val="Normal"/><w:rPr><w:i/><w:sz w:val="18"/></w:rPr></w:style>
-          <w:style w:type="character" w:customStyle="1" w:styleId="#{CODE}"><w:name w:val="Review Code"/><w:rPr><w:color w:val="5B3FBF"/><w:sz w:val="16"/><w:shd w:val="clear" w:color="auto" w:fill="E8E4F7"/><w:noProof/></w:rPr></w:style>
-          <w:style w:type="character" w:customStyle="1" w:styleId="#{TOKEN}"><w:name w:val="Review Row"/><w:rPr><w:vanish/><w:noProof/></w:rPr></w:style>
-          <w:style w:type="table" w:default="1" w:styleId="TableNormal"><w:name w:val="Normal Table"/><w:tblPr><w:tblCellMar><w:top w:w="50" w:type="dxa"/><w:left w:w="100" w:type="dxa"/><w:bottom w:w="50" w:type="dxa"/><w:right w:w="100" w:type="dxa"/></w:tblCellMar></w:tblPr></w:style>
+          <w:style w:type="paragraph" w:styleId="Title"><w:name w:val="Title"/><w:basedOn w:val="Normal"/>
+            <w:pPr><w:spacing w:after="160"/></w:pPr><w:rPr><w:b/><w:sz w:val="32"/></w:rPr></w:style>
+          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewHeading">
+            <w:name w:val="Review Heading"/><w:basedOn w:val="Normal"/><w:rPr><w:b/></w:rPr></w:style>
+          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewFile"><w:name w:val="Review File"/>
+            <w:basedOn w:val="Normal"/><w:rPr><w:b/><w:color w:val="40535C"/></w:rPr></w:style>
+          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewSource">
+            <w:name w:val="Review Source"/><w:basedOn w:val="Normal"/><w:rPr><w:color w:val="40535C"/>
+            </w:rPr></w:style>
+          <w:style w:type="paragraph" w:customStyle="1" w:styleId="#{TARGET}">
+            <w:name w:val="Review Target"/><w:basedOn w:val="Normal"/></w:style>
+          <w:style w:type="paragraph" w:customStyle="1" w:styleId="ReviewNote"><w:name w:val="Review Note"/>
+            <w:basedOn w:val="Normal"/><w:rPr><w:i/><w:sz w:val="18"/></w:rPr></w:style>
+          <w:style w:type="character" w:customStyle="1" w:styleId="#{CODE}"><w:name w:val="Review Code"/>
+            <w:rPr><w:color w:val="5B3FBF"/><w:sz w:val="16"/>
+            <w:shd w:val="clear" w:color="auto" w:fill="E8E4F7"/><w:noProof/></w:rPr></w:style>
+          <w:style w:type="character" w:customStyle="1" w:styleId="#{TOKEN}"><w:name w:val="Review Row"/>
+            <w:rPr><w:vanish/><w:noProof/></w:rPr></w:style>
+          <w:style w:type="table" w:default="1" w:styleId="TableNormal"><w:name w:val="Normal Table"/>
+            <w:tblPr><w:tblCellMar><w:top w:w="50" w:type="dxa"/><w:left w:w="100" w:type="dxa"/>
+            <w:bottom w:w="50" w:type="dxa"/><w:right w:w="100" w:type="dxa"/></w:tblCellMar></w:tblPr>
+            </w:style>
           </w:styles>
         XML
       end
