@@ -117,8 +117,11 @@ Rails.application.routes.draw do
     resources :deliveries, only: :show
     resources :review_rounds, only: %i[show update destroy] do
       resources :decisions, only: :create, controller: "review_decisions"
+      resources :passages, only: %i[index update]
+      resources :remarks, only: :create
     end
     resources :notes, only: %i[update destroy]
+    resources :remarks, only: %i[update destroy]
     resources :let_stands, only: :destroy
     resources :delivered_files, only: :show
   end

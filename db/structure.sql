@@ -285,23 +285,6 @@ FOREIGN KEY ("project_id")
  ON DELETE SET NULL);
 CREATE INDEX "index_machine_requests_on_machine_service_id" ON "machine_requests" ("machine_service_id");
 CREATE INDEX "index_machine_requests_on_project_id" ON "machine_requests" ("project_id");
-CREATE TABLE IF NOT EXISTS "notes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "document_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "kind" varchar DEFAULT 'note' NOT NULL, "text" text NOT NULL, "answer" text DEFAULT '' NOT NULL, "answered_by" varchar, "answered_at" datetime(6), "settled_at" datetime(6), "source" text, "unit" varchar, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_99e097b079"
-FOREIGN KEY ("project_id")
-  REFERENCES "projects" ("id")
-, CONSTRAINT "fk_rails_cc6562712f"
-FOREIGN KEY ("document_id")
-  REFERENCES "documents" ("id")
- ON DELETE SET NULL, CONSTRAINT "fk_rails_f2cf00e6f9"
-FOREIGN KEY ("segment_id")
-  REFERENCES "segments" ("id")
- ON DELETE SET NULL, CONSTRAINT "fk_rails_7f2323ad43"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
- ON DELETE SET NULL);
-CREATE INDEX "index_notes_on_project_id" ON "notes" ("project_id");
-CREATE INDEX "index_notes_on_document_id" ON "notes" ("document_id");
-CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
-CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
 CREATE TABLE IF NOT EXISTS "checked_segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "segment_id" integer NOT NULL, "stamp" varchar NOT NULL, "seen" text NOT NULL, "findings" json DEFAULT '[]' NOT NULL, "terms" json DEFAULT '[]' NOT NULL, CONSTRAINT "fk_rails_f6e22654d1"
 FOREIGN KEY ("segment_id")
   REFERENCES "segments" ("id")
@@ -326,16 +309,6 @@ CREATE INDEX "index_let_stands_on_segment_id" ON "let_stands" ("segment_id");
 CREATE INDEX "index_let_stands_on_user_id" ON "let_stands" ("user_id");
 CREATE UNIQUE INDEX "index_let_stands_on_project_id_and_digest" ON "let_stands" ("project_id", "digest");
 CREATE UNIQUE INDEX "index_let_stands_on_client_id_and_digest" ON "let_stands" ("client_id", "digest");
-CREATE TABLE IF NOT EXISTS "review_rounds" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "number" integer NOT NULL, "reviser" varchar NOT NULL, "token" varchar NOT NULL, "state" varchar DEFAULT 'out' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "base" json DEFAULT '{}' NOT NULL, "back_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0a5883f287"
-FOREIGN KEY ("project_id")
-  REFERENCES "projects" ("id")
-, CONSTRAINT "fk_rails_a1aceb2133"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
- ON DELETE SET NULL);
-CREATE INDEX "index_review_rounds_on_project_id" ON "review_rounds" ("project_id");
-CREATE INDEX "index_review_rounds_on_user_id" ON "review_rounds" ("user_id");
-CREATE UNIQUE INDEX "index_review_rounds_on_token" ON "review_rounds" ("token");
 CREATE TABLE IF NOT EXISTS "review_changes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "review_round_id" integer NOT NULL, "segment_id" integer NOT NULL, "before" text NOT NULL, "after" text NOT NULL, "author" varchar NOT NULL, "made_at" datetime(6), "kind" varchar NOT NULL, "words" integer DEFAULT 0 NOT NULL, "changed_words" integer DEFAULT 0 NOT NULL, "refused" varchar, "mended" text, "decision" varchar DEFAULT 'open' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_ab66e3e75d"
 FOREIGN KEY ("review_round_id")
   REFERENCES "review_rounds" ("id")
@@ -346,7 +319,53 @@ FOREIGN KEY ("segment_id")
 CREATE INDEX "index_review_changes_on_review_round_id" ON "review_changes" ("review_round_id");
 CREATE INDEX "index_review_changes_on_segment_id" ON "review_changes" ("segment_id");
 CREATE UNIQUE INDEX "index_review_changes_on_review_round_id_and_segment_id" ON "review_changes" ("review_round_id", "segment_id");
+CREATE TABLE IF NOT EXISTS "review_rounds" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "number" integer NOT NULL, "reviser" varchar NOT NULL, "token" varchar NOT NULL, "state" varchar DEFAULT 'out' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "base" json DEFAULT '{}' NOT NULL, "back_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "way" varchar DEFAULT 'sheet' NOT NULL, "guest_id" integer, "may" varchar DEFAULT 'change' NOT NULL, CONSTRAINT "fk_rails_a1aceb2133"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_0a5883f287"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_b86af8dc2b"
+FOREIGN KEY ("guest_id")
+  REFERENCES "users" ("id")
+ ON DELETE SET NULL);
+CREATE INDEX "index_review_rounds_on_project_id" ON "review_rounds" ("project_id");
+CREATE INDEX "index_review_rounds_on_user_id" ON "review_rounds" ("user_id");
+CREATE UNIQUE INDEX "index_review_rounds_on_token" ON "review_rounds" ("token");
+CREATE INDEX "index_review_rounds_on_guest_id" ON "review_rounds" ("guest_id");
+CREATE TABLE IF NOT EXISTS "review_passages" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "review_round_id" integer NOT NULL, "segment_id" integer NOT NULL, "draft" text, "target" text, "read_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_42c3c58ca7"
+FOREIGN KEY ("review_round_id")
+  REFERENCES "review_rounds" ("id")
+ ON DELETE CASCADE, CONSTRAINT "fk_rails_c44b492ad6"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+ ON DELETE CASCADE);
+CREATE INDEX "index_review_passages_on_review_round_id" ON "review_passages" ("review_round_id");
+CREATE INDEX "index_review_passages_on_segment_id" ON "review_passages" ("segment_id");
+CREATE UNIQUE INDEX "index_review_passages_on_review_round_id_and_segment_id" ON "review_passages" ("review_round_id", "segment_id");
+CREATE TABLE IF NOT EXISTS "notes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "document_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "kind" varchar DEFAULT 'note' NOT NULL, "text" text NOT NULL, "answer" text DEFAULT '' NOT NULL, "answered_by" varchar, "answered_at" datetime(6), "settled_at" datetime(6), "source" text, "unit" varchar, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "review_round_id" integer, "error_type" varchar, "severity" varchar, "spot" json, CONSTRAINT "fk_rails_7f2323ad43"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_f2cf00e6f9"
+FOREIGN KEY ("segment_id")
+  REFERENCES "segments" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_cc6562712f"
+FOREIGN KEY ("document_id")
+  REFERENCES "documents" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_99e097b079"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+, CONSTRAINT "fk_rails_ab8051155d"
+FOREIGN KEY ("review_round_id")
+  REFERENCES "review_rounds" ("id")
+ ON DELETE SET NULL);
+CREATE INDEX "index_notes_on_project_id" ON "notes" ("project_id");
+CREATE INDEX "index_notes_on_document_id" ON "notes" ("document_id");
+CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
+CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
+CREATE INDEX "index_notes_on_review_round_id" ON "notes" ("review_round_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126190000'),
 ('20261126180000'),
 ('20261126170000'),
 ('20261126160000'),

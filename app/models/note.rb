@@ -1,7 +1,9 @@
 # A note on a segment or a file, by anyone; or a question to the client, with the answer. It stays when the
 # text is cut anew or replaced: then it goes to the segment that holds the same text, or stands in its place.
 class Note < ApplicationRecord
-  KINDS = %w[note question].freeze
+  include Note::Remark
+
+  KINDS = %w[note question remark].freeze
 
   belongs_to :project
   belongs_to :document, optional: true
@@ -11,7 +13,7 @@ class Note < ApplicationRecord
   scope :there, -> { where(deleted_at: nil) }
   scope :questions, -> { there.where(kind: "question") }
   validates :kind, inclusion: { in: KINDS }
-  validates :text, presence: true
+  validates :text, presence: true, unless: -> { kind == "remark" }
 
   class << self
     # on: a Segment or a Document.

@@ -27,6 +27,7 @@ class Project < ApplicationRecord
   has_many :review_rounds, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
 
+  NEWS_OF_TEXT = %w[segments recut notes].freeze
   # Types that browsers show by themselves.
   SHOWN_BY_BROWSERS = %w[application/pdf image/png image/jpeg image/gif image/webp].freeze
   has_many_attached :reference_files
@@ -135,7 +136,13 @@ class Project < ApplicationRecord
   # Words confirmed since midnight of hers.
   def words_today = segments.where(confirmed_at: user.zone.now.all_day).sum(:words)
 
-  def announce(event, **details) = ProjectChannel.broadcast_to(self, { event: event, **details })
+  # All who have it open hear of it, and those who review it here.
+  def announce(event, **details)
+    ProjectChannel.broadcast_to(self, { event: event, **details })
+    return unless NEWS_OF_TEXT.include?(event)
+
+    review_rounds.where(way: "inside").where.not(guest_id: nil, state: "closed").find_each(&:announce)
+  end
 
   private
 

@@ -32,7 +32,7 @@ module ProjectArchive
       documents = Document.where(project: project)
       segments = Segment.where(project: project)
       { Document => documents, Segment => segments, Version => Version.where(segment: segments),
-        KeptTranslation => KeptTranslation.where(document: documents), Note => Note.where(project: project) }
+        KeptTranslation => KeptTranslation.where(document: documents) }
     end
 
     def of_work(project)
@@ -44,6 +44,7 @@ module ProjectArchive
         Quote => Quote.where(report: reports), Delivery => deliveries,
         DeliveredFile => DeliveredFile.where(delivery: deliveries), LetStand => LetStand.of(project),
         ReviewRound => rounds, ReviewChange => ReviewChange.where(review_round: rounds),
+        ReviewPassage => ReviewPassage.where(review_round: rounds), Note => Note.where(project: project),
         OwnWord => OwnWord.where(project: project) }
     end
   end

@@ -7,6 +7,15 @@ class ReviewChange < ApplicationRecord
 
   validates :decision, inclusion: { in: DECISIONS }
 
+  # Fills in what it says: before, after, written forms; made: "author", "made_at" and what else is known.
+  def fill(before, after, **made)
+    assign_attributes(before: before, after: after, made_at: Time.current, **made)
+    texts = [before, after].map { |text| Glossema::Content.from_written(text) }
+    amount = Glossema::Review::Changes.amount(*texts)
+    kind = refused ? "codes" : Glossema::Review::Changes.kind(*texts, terms: review_round.terms)
+    assign_attributes(kind: kind, words: amount["words"], changed_words: amount["changed"])
+  end
+
   # Was the segment changed by somebody else since it went out?
   def conflict? = decision == "open" && segment.target != before
 

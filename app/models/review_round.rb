@@ -1,5 +1,7 @@
-# A round of review by a sheet: what went out to whom, and what came back of it.
+# A round of review: a sheet that goes out to a reviser and comes back, or a pass inside, see Inside.
 class ReviewRound < ApplicationRecord
+  include ReviewRound::Inside
+
   STATES = %w[out back closed].freeze
 
   belongs_to :project
@@ -57,19 +59,43 @@ class ReviewRound < ApplicationRecord
     transaction do
       project.take_back(tag, by: by)
       corrections.update_all(decision: "open")
-      update!(state: "back", closed_at: nil)
+      resume
     end
   end
 
-  # The round is over: what was sent and not changed since was read and found right. Returns how many.
+  # A closed round goes on.
+  def resume = update!(state: inside? ? "out" : "back", closed_at: nil)
+
+  # The round is over: what was read and not changed since was found right. Returns how many.
   def close
     transaction do
       update!(state: "closed", closed_at: Time.current)
       left = corrections.where(decision: "open").select(:segment_id)
-      sound = project.segments.where(id: base.keys, state: "translated").where.not(id: left)
-        .select { |segment| base[segment.id.to_s] == segment.target }
+      sound = project.segments.where(state: "translated", id: found_right.keys).where.not(id: left)
+        .select { |segment| found_right[segment.id] == segment.target }
       Segment.where(id: sound.map(&:id)).update_all("state = 'reviewed', version = version + 1")
       sound.size
+    end
+  end
+
+  # Terms of the target language in the termbases that checks use.
+  def terms
+    @terms ||= begin
+      ids = project.attached_termbases.usable.where(checks: true).pluck(:termbase_id)
+      language = Glossema::Languages.primary(project.target_lang)
+      Term.where(termbase_id: ids).where("lang = ? OR lang LIKE ?", language, "#{language}-%").pluck(:text)
+        .map { |text| text.delete_suffix("*") }
+    end
+  end
+
+  private
+
+  # {segment id => its target when it was read}: of a sheet all that went out.
+  def found_right
+    @found_right ||= if inside?
+      passages.read.to_h { |passage| [passage.segment_id, passage.target] }
+    else
+      base.transform_keys(&:to_i)
     end
   end
 end

@@ -2,12 +2,16 @@
 class ReviewChangeResource < ApplicationResource
   typelize kind: "ChangeKind", decision: "Decision", differences: "Difference[]", codes: "Code[]",
     state: "State", number: "number", file: "string", source: "string", now: "string", conflict: "boolean",
-    before_text: "string", after_text: "string"
+    before_text: "string", after_text: "string", remarks: "{ text: string; error_type: string | null; severity: Severity | null }[]"
 
   attributes :id, :segment_id, :before, :after, :author, :made_at, :kind, :words, :changed_words, :refused,
     :mended, :decision
   attribute(:number) { |change| change.segment.position }
   attribute(:file) { |change| change.segment.document.name }
+  attribute(:remarks) do |change|
+    change.review_round.remarks_on(change.segment_id)
+      .map { |note| note.slice("text", "error_type", "severity") }
+  end
   attribute(:state) { |change| change.segment.state }
   attribute(:source) { |change| change.segment.source }
   attribute(:codes) { |change| change.segment.codes }

@@ -113,8 +113,11 @@ RSpec.describe "Accounts" do
       }
     end
     let(:numbers_of_reviews) do
-      round = project.review_rounds.create!(number: 1, reviser: "x", token: "x")
-      { "review_rounds" => round.id, "review_round_id" => round.id }
+      round = project.review_rounds.create!(number: 1, reviser: "x", token: "x", way: "inside")
+      remark = Note.remark(round, project.segments.first, { "error_type" => "style", "severity" => "minor" },
+        by: owner)
+      { "review_rounds" => round.id, "review_round_id" => round.id, "remarks" => remark.id,
+        "passages" => project.segments.first.id }
     end
     let(:numbers_of_counts) do
       client = owner.clients.create!(name: "Pell & Rook Ceramics")

@@ -5,15 +5,10 @@ module Api
 
     def index = answer(ReviewRoundResource.new(project.review_rounds.reorder(number: :desc)))
 
-    # params: reviser; as: of ReviewRound::Sheet::FORMS; of SWITCHES; document_ids, segment_ids: what goes
-    # out, all when left out.
+    # params: document_ids, segment_ids: what goes out, all when left out; as: of ReviewRound::Sheet::FORMS, with
+    # reviser and SWITCHES; or "inside", with email of a colleague, none for one's own pass, and may: of RIGHTS.
     def create
-      options = SWITCHES.to_h { |name| [name, ActiveModel::Type::Boolean.new.cast(params.fetch(name, true))] }
-      options["as"] = params[:as].to_s.presence || "docx"
-      options.merge!(hand_over_options) if options["as"] == "hand-over"
-      options["document_ids"] = ids_of(:document_ids)
-      round = ReviewRound.send_out(project, reviser: params[:reviser].to_s, by: current_user,
-        options: options, ids: ids_of(:segment_ids))
+      round = params[:as] == "inside" ? begin_inside : send_out
       answer(ReviewRoundResource.new(round), status: :created)
     end
 
@@ -29,10 +24,13 @@ module Api
                      amount: ReviewRound::Amount.of(round) }
     end
 
-    # params: close: the round is over; reopen: all is to be decided again.
+    # params: close: the round is over; resume: it goes on; reopen: all is to be decided again; may: what the
+    # colleague may do, nil when she is no longer to see it.
     def update
       sound = round.close if params[:close]
+      round.resume if params[:resume]
       round.reopen(by: current_user) if params[:reopen]
+      round.invite(params[:may]) if params.key?(:may)
       round.project.announce("recut")
       render json: { round: ReviewRoundResource.new(round).to_h, reviewed: sound }
     end
@@ -44,6 +42,21 @@ module Api
     end
 
     private
+
+    def begin_inside
+      ReviewRound.begin_inside(project, by: current_user, email: params[:email].to_s,
+        may: params.fetch(:may, "change"), ids: ids_of(:segment_ids),
+        options: { "as" => "inside", "document_ids" => ids_of(:document_ids) })
+    end
+
+    def send_out
+      options = SWITCHES.to_h { |name| [name, ActiveModel::Type::Boolean.new.cast(params.fetch(name, true))] }
+      options["as"] = params[:as].to_s.presence || "docx"
+      options.merge!(hand_over_options) if options["as"] == "hand-over"
+      options["document_ids"] = ids_of(:document_ids)
+      ReviewRound.send_out(project, reviser: params[:reviser].to_s, by: current_user, options: options,
+        ids: ids_of(:segment_ids))
+    end
 
     def ids_of(name) = params[name] && Array(params[name]).map(&:to_i)
 

@@ -16,6 +16,7 @@ class Project::Readiness
       "codes" => Segment.where(id: broken_codes).order(:id),
       **found_by_checks,
       "misspelt" => scope.where(id: misspelt),
+      "remarks" => scope.where(id: with_remarks),
       "notes" => scope.where(id: with_notes),
       "questions" => scope.where(id: unanswered),
       "unholdable" => Segment.where(id: unholdable).order(:id)
@@ -41,6 +42,7 @@ class Project::Readiness
   end
 
   def with_notes = @project.notes.there.where(kind: "note", settled_at: nil).select(:segment_id)
+  def with_remarks = @project.notes.remarks.where(settled_at: nil).select(:segment_id)
   def unanswered = @project.notes.questions.where(settled_at: nil, answer: "").select(:segment_id)
   def scope = @project.segments.joins(:document).order("documents.position", :position)
 

@@ -94,6 +94,8 @@ class ProjectArchive::Incoming
   def here(model, column, value, row)
     return SQLite3::Blob.new(value["base64"].unpack1("m")) if value.is_a?(Hash)
     return user_of(model, value) if column == "user_id"
+    # Nobody is invited on another Glossema.
+    return nil if column == "guest_id"
     return nil if ProjectArchive::LATER.dig(model.table_name, column)
     return number(ProjectArchive::COLUMNS[column], value) if ProjectArchive::COLUMNS.key?(column)
     return free_token(value) if column == "token"

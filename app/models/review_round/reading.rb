@@ -46,11 +46,16 @@ class ReviewRound::Reading
 
   def comments(row, segment)
     row.comments.each do |comment|
-      next if comment.text.empty?
-      next if @project.notes.there.exists?(segment: segment, author: author(comment), text: comment.text)
+      next if comment.text.empty? || known?(segment, comment)
 
-      Note.add(segment, comment.text, by: nil, author: author(comment))
+      Note.from_sheet(@round, segment, comment.text, author: author(comment))
     end
+  end
+
+  # The same sheet may come twice.
+  def known?(segment, comment)
+    text = Glossema::Review::ErrorTypes.read(comment.text)&.text || comment.text
+    @project.notes.there.exists?(segment: segment, author: author(comment), text: text)
   end
 
   def author(made) = made.author.presence || @round.reviser
@@ -60,16 +65,10 @@ class ReviewRound::Reading
     outcome = Glossema::Review::Outcome.of(row, source: segment.source_content, before: before)
     return unless outcome.changed?
 
-    @round.corrections.create!(segment: segment, before: before.written, after: outcome.written,
-      author: author(row), made_at: row.at && Time.zone.parse(row.at), refused: outcome.refused&.message,
-      mended: outcome.refused && mended(outcome, segment), **figures(before, outcome, segment))
-  end
-
-  def figures(before, outcome, _segment)
-    after = outcome.target || Glossema::Content.from_written(outcome.written)
-    amount = Glossema::Review::Changes.amount(before, after)
-    kind = outcome.refused ? "codes" : Glossema::Review::Changes.kind(before, after, terms: terms)
-    { kind: kind, words: amount["words"], changed_words: amount["changed"] }
+    change = @round.corrections.build(segment: segment)
+    change.fill(before.written, outcome.written, author: author(row), refused: outcome.refused&.message,
+      made_at: row.at && Time.zone.parse(row.at), mended: outcome.refused && mended(outcome, segment))
+    change.save!
   end
 
   # The wording with the codes of the source put back where they belong.
@@ -81,15 +80,5 @@ class ReviewRound::Reading
     Glossema::Machine::Markup::Placing.new(source).with(Glossema::Content.text(text),
       source.codes.map(&:written))
       .well_formed.written
-  end
-
-  # Terms of the target language in the termbases that checks use.
-  def terms
-    @terms ||= begin
-      ids = @project.attached_termbases.usable.where(checks: true).pluck(:termbase_id)
-      language = Glossema::Languages.primary(@project.target_lang)
-      Term.where(termbase_id: ids).where("lang = ? OR lang LIKE ?", language, "#{language}-%").pluck(:text)
-        .map { |text| text.delete_suffix("*") }
-    end
   end
 end

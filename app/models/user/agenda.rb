@@ -13,6 +13,7 @@ class User::Agenda
       briefs: briefs,
       resume: resume,
       reminders: reminders,
+      to_review: to_review,
       due_this_week:
         rows
           .select { |one| one[:due_at] && one[:due_at] <= WEEK.from_now }
@@ -30,6 +31,15 @@ class User::Agenda
     soon = @user.days_from_now(1).end_of_day
     near = projects.select { |project| project.due_at && project.due_at <= soon && project.deliveries.empty? }
     near.map { |project| { id: project.id, name: project.name, due_at: project.due_at } }
+  end
+
+  # What colleagues asked her to read, and how far she is.
+  def to_review
+    rounds = ReviewRound.open_to(@user).where(guest: @user).where.not(state: "closed")
+    rounds.includes(project: :user).map do |round|
+      { id: round.id, from: round.project.user.name, sent: round.base.size, read: round.passages.read.count,
+        may: round.may, **round.project.slice("name", "source_lang", "target_lang", "due_at").symbolize_keys }
+    end
   end
 
   def projects =

@@ -4,7 +4,7 @@ require "yaml"
 module Glossema
   module Review
     module Instructions
-      PARTS = %w[what codes tracking comments rows].freeze
+      PARTS = %w[what codes tracking comments kinds rows].freeze
       OTHERWISE = "en".freeze
 
       module_function
@@ -19,6 +19,9 @@ module Glossema
 
       # {"number", "source", "target", "notes", "remarks"}
       def headings(lang) = texts(lang).fetch("headings")
+
+      # what: "kinds" or "severities" of ErrorTypes → {key => name}
+      def names(lang, what) = texts(lang).fetch(what)
 
       def texts(lang)
         @texts ||= {}
