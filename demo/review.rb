@@ -1,4 +1,5 @@
-# The demo's rounds: the kiln guide came back from Matteo Ferrante, and is out to him once more.
+# The demo's rounds: the kiln guide was read by Ines herself, came back from Matteo Ferrante, and is out to
+# him once more.
 module Demo
   class Review
     REVISER = "Matteo Ferrante".freeze
@@ -13,7 +14,16 @@ module Demo
       @project, @user = project, user
     end
 
+    # Remarks of her own pass: the segment, the words in its translation, kind, severity, and what she said.
+    REMARKS = [
+      ["cottura", "style/inconsistent-style", "minor", "“cottura” all through, not “ciclo”?"],
+      ["°C", "locale-conventions/number-format", "neutral",
+       "The point for thousands stays, as on the kiln’s own plate."],
+      ["coperchio", "terminology/wrong-term", "major", "Ask Ada Rook: lid or door on the new model?"]
+    ].freeze
+
     def run
+      read_myself
       back = ReviewRound.send_out(@project, reviser: REVISER, by: @user, options: { "terms" => false })
       back.take_in(corrected(back.sheet.download), back.sheet.filename.to_s)
       back.decide(back.corrections.order(:id).limit(1), "taken", by: @user)
@@ -21,6 +31,24 @@ module Demo
     end
 
     private
+
+    # Half read, then closed: what is left is Matteo's.
+    def read_myself
+      round = ReviewRound.begin_inside(@project, by: @user)
+      segments = @project.segments.where(id: round.base.keys).order(:position).to_a
+      segments.first(segments.size / 2).each { |segment| round.read(segment, segment.target, by: @user) }
+      REMARKS.each do |words, type, severity, text|
+        segment = segments.find { |one| one.target_content.text.include?(words) } or next
+        remark(round, segment, words, "error_type" => type, "severity" => severity, "text" => text)
+      end
+      round.close
+    end
+
+    def remark(round, segment, words, fields)
+      from = segment.target_content.text.index(words)
+      spot = { "side" => "target", "from" => from, "to" => from + words.size, "text" => words }
+      Note.remark(round, segment, { **fields, "spot" => spot }, by: @user)
+    end
 
     # The sheet with tracked changes, as a word processor leaves them.
     def corrected(bytes)

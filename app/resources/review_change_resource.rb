@@ -2,7 +2,7 @@
 class ReviewChangeResource < ApplicationResource
   typelize kind: "ChangeKind", decision: "Decision", differences: "Difference[]", codes: "Code[]",
     state: "State", number: "number", file: "string", source: "string", now: "string", conflict: "boolean",
-    before_text: "string", after_text: "string", remarks: "{ text: string; error_type: string | null; severity: Severity | null }[]"
+    before_text: "string", after_text: "string", remarks: "Said[]"
 
   attributes :id, :segment_id, :before, :after, :author, :made_at, :kind, :words, :changed_words, :refused,
     :mended, :decision

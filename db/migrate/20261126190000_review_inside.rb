@@ -1,4 +1,5 @@
-# Review inside: a reviser reads in Glossema, hers or a colleague's account, with remarks by kind and severity.
+# Review inside: a reviser reads in Glossema, hers or a colleague's account, with remarks by kind and
+# severity.
 class ReviewInside < ActiveRecord::Migration[7.2]
   def change
     change_table :review_rounds, bulk: true do |t|

@@ -53,8 +53,8 @@ export function Deliver() {
       await deliveries.refetch()
       history.current?.scrollIntoView({ block: 'nearest' })
     })
-  const { items, unchecked } = readiness.data
-  const ready = Object.keys(items).length === 0 && unchecked === 0
+  const { items, unchecked, out } = readiness.data
+  const ready = Object.keys(items).length === 0 && unchecked === 0 && out.length === 0
   const label = t(ready ? 'deliver.make' : 'deliver.makeAnyway')
   return (
     <Frame project={project.data} words={progressOf(readiness.data)}>

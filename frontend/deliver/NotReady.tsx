@@ -23,6 +23,14 @@ export function NotReady({ readiness, project }: Props) {
           </Link>
         </p>
       )}
+      {readiness.out.map((round) => (
+        <p key={round.number}>
+          {t('deliver.out', { number: round.number, reviser: round.reviser })}{' '}
+          <Link className="link" to={`/projects/${project.id}/review`}>
+            {t('stages.review')}
+          </Link>
+        </p>
+      ))}
       <ul className="lines">
         {Object.entries(readiness.items).map(([name, item]) => (
           <li key={name}>

@@ -23,6 +23,8 @@ import { PutAway } from '../put-away/PutAway'
 import { Brief } from '../brief/Brief'
 import { Count } from '../count/Count'
 import { Translate } from '../translate/Translate'
+import { GuestPass } from '../review/GuestPass'
+import { RoundReport } from '../review/report/RoundReport'
 import { Review } from '../review/Review'
 import { Questions } from '../notes/Questions'
 import { Deliver } from '../deliver/Deliver'
@@ -58,6 +60,8 @@ export const Views = () => (
     <Route path="/projects/:id/check/report" element={<CheckReport />} />
     <Route path="/clients/:client/checks" element={<CheckProfile />} />
     <Route path="/projects/:id/review" element={<Review />} />
+    <Route path="/projects/:id/review/:round" element={<RoundReport />} />
+    <Route path="/reviews/:id" element={<GuestPass />} />
     <Route path="/projects/:id/questions" element={<Questions />} />
     <Route path="/projects/:id/deliver" element={<Deliver />} />
     <Route path="*" element={<Navigate to="/" replace />} />

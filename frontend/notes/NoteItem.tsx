@@ -5,6 +5,7 @@ import { fullDate, time } from '../shared/i18n'
 import { LongInPlace } from '../shared/parts/LongInPlace'
 import type { Note } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { KindOf } from '../shared/parts/KindOf'
 import { useOffer } from '../shared/useOffer'
 import { changeNote, removeNote, useRefreshNotes } from './queries'
 
@@ -16,9 +17,11 @@ export function NoteItem({ note, project }: { note: Note; project: number }) {
     <li className={`note ${note.kind}${settled ? ' settled' : ''}`}>
       <p className="small quiet">
         {note.kind === 'question' && <b>{t('notes.question')} </b>}
+        <KindOf remark={note} />
         {[note.author, `${fullDate(note.created_at)}, ${time(note.created_at)}`].join(' · ')}
         {settled && ` · ${t('notes.settled')}`}
       </p>
+      {note.spot && <q className="reading">{note.spot.text}</q>}
       <LongInPlace label={t('notes.text')} blank="" value={note.text} onChange={(text) => change({ text })} />
       {note.kind === 'question' && (
         <div className="answer">

@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import { fullDate, time } from '../shared/i18n'
 import { direction } from '../shared/languages'
 import { Differing } from '../shared/parts/Differing'
+import { KindOf } from '../shared/parts/KindOf'
 import { Moon } from '../shared/parts/Moon'
 import type { Project, ReviewChange } from '../shared/types'
 import { Written } from '../shared/Written'
@@ -42,6 +43,11 @@ export function ChangeItem({ change, project, deciding, first, onKeyDown }: Prop
           <Differing text={change.after_text} differences={change.differences} />
         </p>
         <p className="small quiet">{[change.author, made].filter(Boolean).join(', ')}</p>
+        {change.remarks.map((remark, index) => (
+          <p key={index} className="small said">
+            <KindOf remark={remark} /> <em>{remark.text}</em>
+          </p>
+        ))}
         {change.conflict && (
           <p className="small">
             {t('review.conflict')} <span className="reading">{change.now}</span>

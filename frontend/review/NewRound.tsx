@@ -6,11 +6,13 @@ import { WhichFiles } from '../shared/parts/WhichFiles'
 import type { Project } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { HandOverFields } from './HandOverFields'
+import { WhoReads } from './WhoReads'
 import { FORMS, sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
 
 type Switch = 'tracking' | 'instructions' | 'terms' | 'notes'
 // What there is to choose from, by what it goes out as.
 const SWITCHES: Record<SheetOptions['as'], Switch[]> = {
+  inside: [],
   docx: ['tracking', 'instructions', 'terms', 'notes'],
   xlsx: ['instructions', 'terms', 'notes'],
   xliff: ['notes'],
@@ -20,7 +22,8 @@ const SWITCHES: Record<SheetOptions['as'], Switch[]> = {
 }
 const USUAL: SheetOptions = {
   reviser: '',
-  as: 'docx',
+  as: 'inside',
+  may: 'change',
   tracking: true,
   instructions: true,
   terms: false,
@@ -38,6 +41,11 @@ function chosen(project: Project, left: ReadonlySet<number>) {
   return { document_ids: project.documents.map((one) => one.id).filter((id) => !left.has(id)) }
 }
 
+function buttonOf({ as, email }: SheetOptions) {
+  if (as !== 'inside') return 'review.make'
+  return email === undefined ? 'review.begin' : 'review.invite'
+}
+
 export function NewRound({ project, onMade }: { project: Project; onMade: (id: number) => void }) {
   const { t } = useTranslation()
   const [options, setOptions] = useState(USUAL)
@@ -49,8 +57,11 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
       const round = await sendOut(project.id, { ...options, ...chosen(project, left) })
       await refresh()
       onMade(round.id)
-      window.location.assign(sheetAddress(round.id))
+      if (options.as !== 'inside') window.location.assign(sheetAddress(round.id))
     })
+  const inside = options.as === 'inside'
+  const set = (fields: Partial<SheetOptions>) => setOptions({ ...options, ...fields })
+  const ready = inside ? options.email === undefined || options.email.includes('@') : !!options.reviser.trim()
   return (
     <>
       <h1>{t('review.newTitle')}</h1>
@@ -59,37 +70,37 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
         className="new-round"
         onSubmit={(event) => {
           event.preventDefault()
-          if (options.reviser.trim()) make()
+          if (ready) make()
         }}
       >
-        <label>
-          <span>{t('review.reviser')}</span>
-          <Input
-            value={options.reviser}
-            onChange={(event) => setOptions({ ...options, reviser: event.target.value })}
-          />
-        </label>
         <Radio.Group
+          className="forms"
           aria-label={t('review.as')}
           value={options.as}
           options={FORMS.map((value) => ({ value, label: t(`review.forms.${value}`) }))}
-          onChange={(event) => setOptions({ ...options, as: event.target.value as SheetOptions['as'] })}
+          onChange={(event) => set({ as: event.target.value as SheetOptions['as'] })}
         />
+        {inside ? (
+          <WhoReads {...{ options, set }} />
+        ) : (
+          <label>
+            <span>{t('review.reviser')}</span>
+            <Input value={options.reviser} onChange={(event) => set({ reviser: event.target.value })} />
+          </label>
+        )}
         <WhichFiles documents={project.documents} left={left} onLeft={setLeft} />
         {SWITCHES[options.as].map((name) => (
           <Checkbox
             key={name}
             checked={options[name]}
-            onChange={(event) => setOptions({ ...options, [name]: event.target.checked })}
+            onChange={(event) => set({ [name]: event.target.checked })}
           >
             {t(`review.switches.${name}`)}
           </Checkbox>
         ))}
-        {options.as === 'hand-over' && (
-          <HandOverFields options={options} set={(fields) => setOptions({ ...options, ...fields })} />
-        )}
-        <Button type="primary" htmlType="submit" disabled={!options.reviser.trim()} loading={busy}>
-          {t('review.make')}
+        {options.as === 'hand-over' && <HandOverFields {...{ options, set }} />}
+        <Button type="primary" htmlType="submit" disabled={!ready} loading={busy}>
+          {t(buttonOf(options))}
         </Button>
       </form>
     </>

@@ -9,6 +9,7 @@ import { useProject } from '../shared/useProject'
 import { Back } from './Back'
 import { NewRound } from './NewRound'
 import { Out } from './Out'
+import { Pass } from './pass/Pass'
 import { Rounds } from './Rounds'
 import { useRounds, type Strange } from './queries'
 import './review.css'
@@ -31,14 +32,18 @@ function Loaded({ project, rounds }: { project: Project; rounds: ReviewRound[] }
   // null: a new one is being made.
   const [wanted, setWanted] = useState<number | null | undefined>(rounds[0]?.id)
   const [strange, setStrange] = useState<Strange | null>(null)
+  // Of a pass inside: its text, or the changes made in it.
+  const [changes, setChanges] = useState(false)
   const round = rounds.find(({ id }) => id === wanted)
   const opened = (id: number, odd: Strange | null = null) => {
     setWanted(id)
     setStrange(odd)
+    setChanges(false)
   }
+  const passing = round?.way === 'inside' && !changes
   return (
     <Frame project={project}>
-      <div className="review">
+      <div className={passing ? 'review passing' : 'review'}>
         <Rounds
           {...{ project, rounds }}
           open={round?.id ?? null}
@@ -47,9 +52,16 @@ function Loaded({ project, rounds }: { project: Project; rounds: ReviewRound[] }
         />
         <section aria-label={t('review.title')}>
           {!round && <NewRound project={project} onMade={opened} />}
-          {round?.state === 'out' && <Out project={project} round={round} onBack={opened} />}
-          {round && round.state !== 'out' && (
-            <Back key={round.id} project={project} round={round} strange={strange} />
+          {passing && <Pass key={round.id} round={round.id} onChanges={() => setChanges(true)} />}
+          {round?.state === 'out' && round.way === 'sheet' && (
+            <Out project={project} round={round} onBack={opened} />
+          )}
+          {round && !passing && (round.state !== 'out' || round.way === 'inside') && (
+            <Back
+              key={round.id}
+              {...{ project, round, strange }}
+              onText={changes ? () => setChanges(false) : undefined}
+            />
           )}
         </section>
       </div>

@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { ChangeKind, Decision, ReviewChange, ReviewRound } from '../shared/types'
+import type { ChangeKind, Decision, Note, ReviewChange, ReviewRound, Right, Severity } from '../shared/types'
 
 export interface Amount {
   words: number
@@ -11,11 +11,29 @@ export interface Amount {
   segments: number
   sent: number
   kinds: Partial<Record<ChangeKind, number>>
-  files: { name: string; changes: number; words: number }[]
+  score: {
+    points: number
+    per_thousand: number | null
+    kinds: Record<string, Weighed>
+    severities: Partial<Record<Severity, Weighed>>
+  }
+  distance: Distance
+  files: { name: string; changes: number; words: number; distance: Distance }[]
+}
+export interface Weighed {
+  count: number
+  points: number
+}
+// In characters.
+export interface Distance {
+  edits: number
+  characters: number
+  percent: number
 }
 export interface RoundPage {
   round: ReviewRound
   changes: ReviewChange[]
+  remarks: Note[]
   amount: Amount
 }
 // What was not as it went out.
@@ -25,7 +43,7 @@ export interface Strange {
   gone: number[]
   foreign: number
 }
-export const FORMS = ['docx', 'xlsx', 'xliff', 'xliff12', 'tmx', 'hand-over'] as const
+export const FORMS = ['inside', 'docx', 'xlsx', 'xliff', 'xliff12', 'tmx', 'hand-over'] as const
 export interface SheetOptions {
   reviser: string
   as: (typeof FORMS)[number]
@@ -41,6 +59,9 @@ export interface SheetOptions {
   due_at: string
   memories: boolean
   termbases: boolean
+  // Of a pass inside: of a colleague's account, none for one's own.
+  email?: string
+  may?: Right
 }
 
 export const useRounds = (project: number) =>
@@ -81,6 +102,7 @@ export function bringBack(project: number, file: File) {
 
 export const decide = (round: number, ids: number[], decision: Decision, mended = false) =>
   api.post(`/review_rounds/${round}/decisions`, { ids, decision, ...(mended ? { mended } : {}) })
+export const changeRound = (round: number, fields: object) => api.patch(`/review_rounds/${round}`, fields)
 export const closeRound = (round: number) =>
   api.patch<{ reviewed: number }>(`/review_rounds/${round}`, { close: true })
 export const reopenRound = (round: number) => api.patch(`/review_rounds/${round}`, { reopen: true })

@@ -1,4 +1,4 @@
-// News of a project from the server, through the cable.
+// News of a project or a round of review from the server, through the cable.
 import { createConsumer } from '@rails/actioncable'
 import { useEffect, useRef } from 'react'
 import type { Segment } from './types'
@@ -15,7 +15,16 @@ export type News = {
   segments?: Segment[]
 }
 
+// News of a pass inside, for those who may open it.
+export function useReviewNews(id: number, heard: () => void) {
+  useNews('ReviewChannel', id, heard)
+}
+
 export function useProjectNews(id: number | null, heard: (news: News) => void) {
+  useNews('ProjectChannel', id, heard)
+}
+
+function useNews(name: string, id: number | null, heard: (news: News) => void) {
   const latest = useRef(heard)
   useEffect(() => {
     latest.current = heard
@@ -23,7 +32,7 @@ export function useProjectNews(id: number | null, heard: (news: News) => void) {
   useEffect(() => {
     if (!id) return
     const channel = consumer.subscriptions.create(
-      { channel: 'ProjectChannel', id },
+      { channel: name, id },
       {
         received: (news: News) => latest.current(news),
         connected: () => latest.current({ event: 'connected' }),
@@ -32,5 +41,5 @@ export function useProjectNews(id: number | null, heard: (news: News) => void) {
     return () => {
       channel.unsubscribe()
     }
-  }, [id])
+  }, [name, id])
 }

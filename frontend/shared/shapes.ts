@@ -255,11 +255,24 @@ export interface AgendaRow {
   // What accepted quotes say it is worth.
   worth: Money[]
 }
+export interface ToReview {
+  id: number
+  from: string
+  name: string
+  source_lang: string
+  target_lang: string
+  due_at: string | null
+  sent: number
+  read: number
+  may: Right
+}
 export interface Agenda {
   projects: AgendaRow[]
   briefs: { id: number; name: string; files: number; created_at: string }[]
   due_this_week: number
   reminders: { id: number; name: string; due_at: string }[]
+  // What colleagues asked her to read.
+  to_review: ToReview[]
   words_per_hour: number
   resume: {
     project_id: number
@@ -304,6 +317,8 @@ export interface Readiness {
   words: Partial<Record<State, number>>
   // Segments the checks have not looked at.
   unchecked: number
+  // Rounds of review that are not over.
+  out: { number: number; reviser: string }[]
   // What is proposed to be written to the client.
   message: string
 }
@@ -316,6 +331,27 @@ export interface Checked {
   profile: 'project' | 'client' | 'default'
 }
 
+// Kinds of errors and how much they weigh, as MQM has them.
+export type Severity = 'neutral' | 'minor' | 'major' | 'critical'
+export interface ErrorTypes {
+  kinds: Record<string, string[]>
+  severities: Record<Severity, number>
+}
+// What was said of a change.
+export interface Said {
+  text: string
+  error_type: string | null
+  severity: Severity | null
+}
+// Words in a segment that a remark is about, in letters of the plain text.
+export interface Spot {
+  side: 'source' | 'target'
+  from: number
+  to: number
+  text: string
+}
+// What a colleague may do in a pass inside.
+export type Right = 'read' | 'remark' | 'change'
 export type RoundState = 'out' | 'back' | 'closed'
 export type Decision = 'open' | 'taken' | 'left'
 export type ChangeKind = 'wording' | 'terms' | 'marks' | 'codes'

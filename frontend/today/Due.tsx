@@ -6,6 +6,7 @@ import { longDate, now, number, pace } from '../shared/i18n'
 import type { Agenda } from '../shared/types'
 import { reminderText } from '../shared/useReminder'
 import { AgendaLine } from './AgendaLine'
+import { ToReview } from './ToReview'
 
 const LEGEND = [
   ['today.legend.done', 'var(--ink5)'],
@@ -26,6 +27,7 @@ export function Due({ agenda }: { agenda: Agenda }) {
           : t('today.weekNone')}
       </p>
       <Reminders list={agenda.reminders} />
+      <ToReview list={agenda.to_review} />
       {agenda.resume && <GoOn resume={agenda.resume} />}
       {agenda.projects.length ? (
         <>

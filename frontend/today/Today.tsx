@@ -27,7 +27,7 @@ export function Today() {
         {agenda.error ? <Failure error={agenda.error} again={() => void agenda.refetch()} /> : <Waiting />}
       </Frame>
     )
-  const nothing = !data.projects.length && !data.briefs.length
+  const nothing = !data.projects.length && !data.briefs.length && !data.to_review.length
   return (
     <Frame>
       <div

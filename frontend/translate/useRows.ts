@@ -2,6 +2,7 @@
 import { defaultRangeExtractor, useVirtualizer, type Range } from '@tanstack/react-virtual'
 import { useCallback, type RefObject } from 'react'
 import type { Segment } from '../shared/types'
+import { withOpen } from '../shared/withOpen'
 
 // What a row takes before it is measured: letters to a line, the height of a line, what stands around.
 const SOURCE_LINE = 92
@@ -13,10 +14,6 @@ const estimate = ({ source, target }: Segment) => {
   const lines = Math.ceil(source.length / SOURCE_LINE) + Math.ceil(target.length / TARGET_LINE)
   return AROUND + LINE_HEIGHT * lines
 }
-
-// The open segment keeps its editor, its undo and its keys when it is scrolled out of sight.
-const withOpen = (shown: number[], open: number) =>
-  open < 0 || shown.includes(open) ? shown : [...shown, open].toSorted((one, other) => one - other)
 
 interface Parts {
   scroll: RefObject<HTMLDivElement | null>

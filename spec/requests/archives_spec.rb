@@ -32,7 +32,8 @@ RSpec.describe "Archives" do
     ReviewRound.send_out(project, reviser: "Matteo Ferrante", by: user)
     inside = ReviewRound.begin_inside(project, by: user)
     inside.read(segments[1], "Oliare bene.", by: user)
-    Note.remark(inside, segments[1], { "text" => "Now?", "error_type" => "style", "severity" => "minor" }, by: user)
+    Note.remark(inside, segments[1], { "text" => "Now?", "error_type" => "style", "severity" => "minor" },
+      by: user)
     CountReportJob.perform_now(Report.start(project, memories: [], made: "hand"))
     Delivery.make(project, by: user)
     project.update!(last_segment_id: segments[1].id)

@@ -1,4 +1,5 @@
-# Review inside: a reviser's own pass or a colleague's, rights, remarks by kind and severity, rounds, the report.
+# Review inside: a reviser's own pass or a colleague's, rights, remarks by kind and severity, rounds, the
+# report.
 RSpec.describe "Review inside" do
   let(:user) { make_user }
   let(:colleague) { make_user("Matteo Ferrante") }
@@ -40,7 +41,8 @@ RSpec.describe "Review inside" do
 
   def remark(segment, **fields)
     post "/api/review_rounds/#{round.id}/remarks",
-      params: { segment_id: segment.id, text: "x", error_type: "style", severity: "minor", **fields }, as: :json
+      params: { segment_id: segment.id, text: "x", error_type: "style", severity: "minor", **fields },
+      as: :json
     body
   end
 
@@ -58,7 +60,9 @@ RSpec.describe "Review inside" do
     expect(segments[0].reload).to have_attributes(state: "reviewed", target: "Controllare la catena.")
     answer = read(segments[2], "Arrestarsi.")["passage"]
     expect(answer).to include("read" => true, "state" => "reviewed", "proposed" => nil)
-    expect(answer["differences"].map { |one| one.values_at("memory", "source") }).to eq([%w[Fermarsi Arrestarsi]])
+    expect(answer["differences"].map { |one|
+      one.values_at("memory", "source")
+    }).to eq([%w[Fermarsi Arrestarsi]])
     expect(project.memories.first.units.find_by(segment_id: segments[2].id).target).to eq("Arrestarsi.")
     patch "/api/review_rounds/#{round.id}/passages/#{segments[0].id}", params: { read: false }, as: :json
     expect(segments[0].reload.state).to eq("translated")
@@ -98,7 +102,8 @@ RSpec.describe "Review inside" do
     read(segments[0], "Verificare la catena.")
     expect(segments[0].reload).to have_attributes(target: "Verificare la catena.", state: "reviewed")
     expect(segments[0].versions.last.user).to eq(colleague)
-    expect(project.memories.first.units.find_by(segment_id: segments[0].id).changed_by).to eq("Matteo Ferrante")
+    unit = project.memories.first.units.find_by(segment_id: segments[0].id)
+    expect(unit.changed_by).to eq("Matteo Ferrante")
   end
 
   it "makes proposals of what a colleague may only remark, to be decided by the owner" do
@@ -112,7 +117,8 @@ RSpec.describe "Review inside" do
     get "/api/review_rounds/#{round.id}"
     change = body["changes"].first
     expect(change).to include("decision" => "open", "author" => "Matteo Ferrante")
-    post "/api/review_rounds/#{round.id}/decisions", params: { ids: [change["id"]], decision: "taken" }, as: :json
+    post "/api/review_rounds/#{round.id}/decisions", params: { ids: [change["id"]], decision: "taken" },
+      as: :json
     expect(segments[0].reload).to have_attributes(target: "Verificare la catena.", state: "reviewed")
     patch "/api/review_rounds/#{round.id}", params: { close: true }, as: :json
     expect(body["reviewed"]).to eq(1)
@@ -161,7 +167,8 @@ RSpec.describe "Review inside" do
   it "has remarks on a segment or on words in it, answered and settled" do
     invite("remark")
     spot = { side: "target", from: 15, to: 21, text: "catena" }
-    made = remark(segments[0], text: "Which chain?", error_type: "accuracy/omission", severity: "major", spot: spot)
+    made = remark(segments[0], text: "Which chain?", error_type: "accuracy/omission", severity: "major",
+      spot: spot)
     expect(made).to include("error_type" => "accuracy/omission", "severity" => "major",
       "spot" => spot.stringify_keys)
     expect(remark(segments[0], severity: "huge")["error"]["code"]).to eq("not-valid")
@@ -172,19 +179,27 @@ RSpec.describe "Review inside" do
     sign_in(colleague)
     patch "/api/remarks/#{made["id"]}", params: { text: "Which one?" }, as: :json
     expect(body["text"]).to eq("Which one?")
-    own = Note.remark(round, segments[1], { "text" => "", "error_type" => "style", "severity" => "minor" }, by: user)
+    own = Note.remark(round, segments[1], { "text" => "", "error_type" => "style", "severity" => "minor" },
+      by: user)
     patch "/api/remarks/#{own.id}", params: { text: "no" }, as: :json
     expect(body["error"]["code"]).to eq("remark-other")
   end
 
-  it "counts open remarks among what is not ready" do
-    begin_round
+  it "counts open remarks, undecided changes and open rounds among what is not ready" do
+    invite("remark")
     made = remark(segments[0])
+    read(segments[2], "Arrestarsi.")
+    sign_in(user)
     get "/api/projects/#{project.id}/readiness"
-    expect(body["items"]["remarks"]).to include("count" => 1)
+    expect(body["items"]).to include("remarks" => a_hash_including("count" => 1),
+      "undecided" => a_hash_including("count" => 1))
+    expect(body["out"]).to eq([{ "number" => 1, "reviser" => "Matteo Ferrante" }])
     patch "/api/remarks/#{made["id"]}", params: { settled: true }, as: :json
+    round.decide(round.corrections, "left", by: user)
+    round.close
     get "/api/projects/#{project.id}/readiness"
-    expect(body["items"]).not_to have_key("remarks")
+    expect(body["items"].keys & %w[remarks undecided]).to eq([])
+    expect(body["out"]).to eq([])
   end
 
   it "goes several rounds, each told from the state it began with, or from any earlier one" do
@@ -229,6 +244,7 @@ RSpec.describe "Review inside" do
       "distance" => { "edits" => 8, "characters" => 22, "percent" => 36.4 })
     get "/api/review_rounds/#{round.id}", params: { as: "report" }
     cells = texts_of(response.body)
-    expect(cells).to include("accuracy/mistranslation", "Which verb?", "Verificare la catena.", "Points in 1,000 words")
+    expect(cells).to include("accuracy/mistranslation", "Which verb?", "Verificare la catena.",
+      "Points in 1,000 words")
   end
 end

@@ -19,8 +19,9 @@ RSpec.describe "Review" do
   end
 
   def send_out
-    expect(page).to have_css("h1", text: "Out for review")
+    expect(page).to have_css("h1", text: "A new round")
     expect(faults).to eq([])
+    find("label", text: "review sheet (DOCX)").click
     fill_in "Who it goes to", with: "Matteo Ferrante"
     click_button "Make it"
     expect(page).to have_css("h1", text: "Out to Matteo Ferrante")
@@ -78,9 +79,9 @@ RSpec.describe "Review" do
 
   it "gives work away as a package, which a colleague opens, hands back, and which is taken in" do
     colleague = make_user("Anneke Vos")
-    expect(page).to have_css("h1", text: "Out for review")
-    fill_in "Who it goes to", with: "Anneke Vos"
+    expect(page).to have_css("h1", text: "A new round")
     find("label", text: "hand-over (ZIP)").click
+    fill_in "Who it goes to", with: "Anneke Vos"
     fill_in "What is to be done", with: "translate"
     expect(faults).to eq([])
     click_button "Make it"

@@ -1,12 +1,15 @@
 # The segments of a pass inside, as its reviser reads and writes them.
 module Api
   class PassagesController < BaseController
+    ERROR_TYPES = { kinds: Glossema::Review::ErrorTypes::KINDS,
+                    severities: Glossema::Review::ErrorTypes::SEVERITIES }.freeze
+
     # params: against: the key of the state that differences are told to, see ReviewRound::Passages.
     def index
       list = ReviewRound::Passages.new(round, against: params[:against].to_s)
       render json: { round: ReviewRoundResource.new(round).to_h, right: round.right_of(current_user),
                      project: about(round.project), states: list.states, against: list.against,
-                     documents: documents, passages: list.rows,
+                     documents: documents, error_types: ERROR_TYPES, passages: list.rows,
                      remarks: NoteResource.new(round.remarks.includes(:document, :segment)).to_h }
     end
 
@@ -24,11 +27,13 @@ module Api
 
     private
 
-    def round = @round ||= ReviewRound.open_to(current_user).find_by!(id: params[:review_round_id], way: "inside")
+    def round
+      @round ||= ReviewRound.open_to(current_user).find_by!(id: params[:review_round_id], way: "inside")
+    end
 
     def about(project)
-      { **project.slice("id", "reference", "name", "source_lang", "target_lang"), owner: project.user.name,
-        own: project.user_id == current_user.id }
+      known = project.slice("id", "reference", "name", "source_lang", "target_lang")
+      { **known, owner: project.user.name, own: project.user_id == current_user.id }
     end
 
     def documents

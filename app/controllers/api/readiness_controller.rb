@@ -3,8 +3,9 @@ module Api
   class ReadinessController < BaseController
     def show
       left = Project::Looking.new(project).look_at_few
-      render json: { items: Project::Readiness.new(project).items, words: project.words_by_state,
-                     unchecked: left, message: Delivery::Message.for(project) }
+      readiness = Project::Readiness.new(project)
+      render json: { items: readiness.items, words: project.words_by_state, unchecked: left,
+                     out: readiness.out, message: Delivery::Message.for(project) }
     end
   end
 end

@@ -33,7 +33,8 @@ module Api
     end
 
     def remark
-      @remark ||= Note.where(kind: "remark", review_round: ReviewRound.open_to(current_user)).find(params[:id])
+      @remark ||= Note.where(kind: "remark",
+        review_round: ReviewRound.open_to(current_user)).find(params[:id])
     end
 
     def check = remark.review_round.check_right(current_user, "remark")

@@ -5,8 +5,9 @@ module Api
 
     def index = answer(ReviewRoundResource.new(project.review_rounds.reorder(number: :desc)))
 
-    # params: document_ids, segment_ids: what goes out, all when left out; as: of ReviewRound::Sheet::FORMS, with
-    # reviser and SWITCHES; or "inside", with email of a colleague, none for one's own pass, and may: of RIGHTS.
+    # params: document_ids, segment_ids: what goes out, all when left out; as: of ReviewRound::Sheet::FORMS,
+    # with reviser and SWITCHES; or "inside", with email of a colleague, none for one's own pass, and may:
+    # of RIGHTS.
     def create
       round = params[:as] == "inside" ? begin_inside : send_out
       answer(ReviewRoundResource.new(round), status: :created)
@@ -21,7 +22,7 @@ module Api
         .order("documents.position", "segments.position")
       render json: { round: ReviewRoundResource.new(round).to_h,
                      changes: ReviewChangeResource.new(changes.to_a).to_h,
-                     amount: ReviewRound::Amount.of(round) }
+                     remarks: NoteResource.new(remarks).to_h, amount: ReviewRound::Amount.of(round) }
     end
 
     # params: close: the round is over; resume: it goes on; reopen: all is to be decided again; may: what the
@@ -42,6 +43,12 @@ module Api
     end
 
     private
+
+    # In the order of the text.
+    def remarks
+      round.remarks.includes(:document, :segment)
+        .sort_by { |note| [note.document&.position.to_i, note.segment&.position.to_i, note.id] }
+    end
 
     def begin_inside
       ReviewRound.begin_inside(project, by: current_user, email: params[:email].to_s,

@@ -17,13 +17,19 @@ module Note::Remark
     # fields: "text", "error_type", "severity", "spot". Raises RecordInvalid.
     def remark(round, segment, fields, by:)
       create!(**fields.symbolize_keys.slice(:error_type, :severity), kind: "remark", review_round: round,
-        text: fields["text"].to_s.strip, spot: spot_of(fields["spot"]), **standing_on(segment), user: by, author: by.name)
+        text: fields["text"].to_s.strip, spot: spot_of(fields["spot"]), user: by,
+        author: by.name, **standing_on(segment))
     end
 
     # What came with a sheet: a remark where it begins with kind and severity, else a note.
     def from_sheet(round, segment, text, author:)
       read = Glossema::Review::ErrorTypes.read(text)
-      said = read ? { kind: "remark", error_type: read.type, severity: read.severity, text: read.text } : { text: text }
+      said = if read
+        { kind: "remark", error_type: read.type, severity: read.severity,
+          text: read.text }
+      else
+        { text: text }
+      end
       create!(**said, review_round: round, **standing_on(segment), author: author)
     end
 
@@ -31,7 +37,8 @@ module Note::Remark
     def spot_of(given)
       return unless given && SIDES.include?(given["side"]) && given["text"].present?
 
-      { "side" => given["side"], "from" => given["from"].to_i, "to" => given["to"].to_i, "text" => given["text"].to_s }
+      { "side" => given["side"], "from" => given["from"].to_i, "to" => given["to"].to_i,
+        "text" => given["text"].to_s }
     end
 
     private

@@ -16,6 +16,7 @@ class Project::Readiness
       "codes" => Segment.where(id: broken_codes).order(:id),
       **found_by_checks,
       "misspelt" => scope.where(id: misspelt),
+      "undecided" => scope.where(id: undecided),
       "remarks" => scope.where(id: with_remarks),
       "notes" => scope.where(id: with_notes),
       "questions" => scope.where(id: unanswered),
@@ -23,6 +24,9 @@ class Project::Readiness
     }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
       .reject { |_, item| item[:count].zero? }
   end
+
+  # Rounds of review that are not back, or not read to the end: [{number:, reviser:}, …]
+  def out = @project.review_rounds.where(state: "out").map { |round| round.slice("number", "reviser") }
 
   def summary = items.transform_values { |item| item.slice(:count, :words) }
 
@@ -42,6 +46,11 @@ class Project::Readiness
   end
 
   def with_notes = @project.notes.there.where(kind: "note", settled_at: nil).select(:segment_id)
+
+  def undecided
+    ReviewChange.where(review_round: @project.review_rounds, decision: "open").select(:segment_id)
+  end
+
   def with_remarks = @project.notes.remarks.where(settled_at: nil).select(:segment_id)
   def unanswered = @project.notes.questions.where(settled_at: nil, answer: "").select(:segment_id)
   def scope = @project.segments.joins(:document).order("documents.position", :position)

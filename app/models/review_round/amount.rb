@@ -7,8 +7,8 @@ class ReviewRound::Amount
     @rows = round.corrections.includes(segment: :document).to_a
   end
 
-  # words: of the source, in what was sent, or read inside; changed: words that are others; score: of the remarks
-  # that have a severity, see Glossema::Review::Score; files: with edit distances.
+  # words: of the source, in what was sent, or read inside; changed: words that are others; score: of the
+  # remarks that have a severity, see Glossema::Review::Score; files: with edit distances.
   def to_h
     { words: words, changed: @rows.sum(&:changed_words), segments: @rows.size, sent: @round.base.size,
       kinds: @rows.group_by(&:kind).transform_values(&:size), score: score.to_h,

@@ -107,12 +107,10 @@ module ReviewRound::Inside
   # Words of the source that were read.
   def words_read = Segment.where(id: passages.read.select(:segment_id)).sum(:words)
 
-  private
-
   def passage_of(segment) = passages.find_or_initialize_by(segment: segment)
 
-  # Her wording: with the right to change taken at once, else a change to be decided. What is as it was sent is
-  # no change.
+  # Her wording: with the right to change taken at once, else a change to be decided. What is as it was sent
+  # is no change.
   def correct(segment, text, by)
     sent, taken = base.fetch(segment.id.to_s), right_of(by) == "change"
     change = corrections.find_or_initialize_by(segment: segment)

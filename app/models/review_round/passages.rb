@@ -2,6 +2,7 @@
 class ReviewRound::Passages
   # Where a state comes from: this round's beginning, another round's, a delivery's, the first wording.
   KINDS = %w[begin round delivery first].freeze
+  SHOWN = %w[source target codes state place block version words note].freeze
 
   # against: the key of a state, see #states.
   def initialize(round, against: "begin")
@@ -32,8 +33,7 @@ class ReviewRound::Passages
   def row(segment)
     passage, change = passages[segment.id], changes[segment.id]
     shown = change ? change.after : segment.target
-    { **SegmentResource.new(segment).to_h.slice("source", "target", "codes", "state", "place", "block", "version",
-      "words", "limit", "note"),
+    { **SegmentResource.new(segment).to_h.slice(*SHOWN),
       segment_id: segment.id, number: segment.position, document_id: segment.document_id,
       read: passage&.read_at.present?, draft: passage&.draft, proposed: change&.after,
       text: Glossema::Content.plain(shown), differences: differences(shown, before(segment)) }
@@ -42,7 +42,8 @@ class ReviewRound::Passages
   private
 
   def state(kind, number, at, by) =
-    { key: [kind, (number unless kind == "begin")].compact.join("-"), kind: kind, number: number, at: at, by: by }
+    { key: [kind, (number unless kind == "begin")].compact.join("-"), kind: kind, number: number, at: at,
+      by: by }
 
   def rounds
     @project.review_rounds.where.not(id: @round.id).map do |other|

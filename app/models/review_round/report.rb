@@ -3,8 +3,8 @@ class ReviewRound::Report
   HEADER = ["File", "Number", "Source", "Before", "After", "Kind", "Words changed", "By", "On", "Decision",
             "Remarks"].freeze
   WIDTHS = [20, 8, 44, 44, 44, 12, 10, 18, 18, 10, 40].freeze
-  REMARKS = ["File", "Number", "Source", "Translation", "On", "Kind", "Severity", "Points", "Remark", "By", "Answer",
-             "Settled"].freeze
+  REMARKS = ["File", "Number", "Source", "Translation", "On", "Kind", "Severity", "Points", "Remark", "By",
+             "Answer", "Settled"].freeze
   REMARK_WIDTHS = [20, 8, 44, 44, 20, 24, 10, 8, 44, 18, 44, 12].freeze
   THOUSAND = 1000
 

@@ -13,8 +13,8 @@ module Glossema
   end
 end
 
-%w[row code_marks instructions error_types score sheet_parts sheet workbook settled changes last_saved returned
-   returned_workbook bilingual returned_package
+%w[row code_marks instructions error_types score sheet_parts sheet workbook settled changes last_saved
+   returned returned_workbook bilingual returned_package
    outcome].each { |name|
   require "glossema/review/#{name}"
 }

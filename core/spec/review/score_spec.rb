@@ -3,7 +3,8 @@ RSpec.describe Glossema::Review::Score do
   def sum(*remarks, words: 1000) = described_class.of(remarks, words: words)
 
   it "weighs a remark by its severity, and norms the sum to a thousand words" do
-    score = sum(%w[style minor], %w[accuracy/omission major], %w[accuracy critical], %w[style neutral], words: 620)
+    score = sum(%w[style minor], %w[accuracy/omission major], %w[accuracy critical], %w[style neutral],
+      words: 620)
     expect(score).to have_attributes(points: 31, per_thousand: 50.0)
     expect(score.kinds).to eq("accuracy" => { "count" => 2, "points" => 30 },
       "style" => { "count" => 2, "points" => 1 })

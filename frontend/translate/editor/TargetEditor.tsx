@@ -8,15 +8,14 @@ import { EditorView } from 'prosemirror-view'
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
 import { direction } from '../../shared/languages'
-import type { Segment } from '../../shared/types'
 import { completing, listShown, type Completing } from './completing'
 import { pasting } from './pasting'
 import { docOf, writtenOf } from './schema'
 import { spelling, type Misspelled } from './spelling'
-import { handleOf, type TargetHandle } from './targetHandle'
+import { handleOf, type Edited, type TargetHandle } from './targetHandle'
 
 interface Props {
-  segment: Segment
+  segment: Edited
   lang: string
   // The element that holds the source.
   describedBy: string

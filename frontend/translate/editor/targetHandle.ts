@@ -11,6 +11,9 @@ import { insertWord } from './insertWord'
 import { nodeOf, nodesOf, writtenOf } from './schema'
 import { faultAt, lookAgain } from './spelling'
 
+// What of a segment an editor goes by.
+export type Edited = Pick<Segment, 'position' | 'source' | 'target' | 'codes'>
+
 export interface TargetHandle {
   focus: () => void
   replace: (value: string) => void
@@ -20,6 +23,8 @@ export interface TargetHandle {
   // A word by itself: apart from what stands before it, in its other form where a sentence begins.
   insertWord: (text: string, atStart?: string) => void
   selected: () => string
+  // Where it stands, in letters of the plain text.
+  selection: () => { from: number; to: number; text: string } | undefined
   insertMissing: () => void
   // The misspelt word at the caret, or the first one.
   misspelt: () => string | undefined
@@ -35,7 +40,7 @@ export interface TargetHandle {
   value: () => string
 }
 
-export function handleOf(view: { current: EditorView | null }, segment: Segment): TargetHandle {
+export function handleOf(view: { current: EditorView | null }, segment: Edited): TargetHandle {
   const within = <T>(work: (editor: EditorView) => T) => (view.current ? work(view.current) : undefined)
   return {
     focus: () => within((editor) => editor.focus()),
@@ -82,6 +87,14 @@ export function handleOf(view: { current: EditorView | null }, segment: Segment)
     lookAgain: () => within(lookAgain),
     openOffers: () => within(openList) ?? false,
     completeAgain: () => within(completeAgain),
+    selection: () =>
+      within(({ state: { doc, selection } }) => {
+        const [before, text] = [
+          doc.textBetween(0, selection.from, ''),
+          doc.textBetween(selection.from, selection.to, ''),
+        ].map((one) => Array.from(one))
+        return { from: before.length, to: before.length + text.length, text: text.join('') }
+      }),
     insertMissing: () => within((editor) => insertMissing(editor, segment.source, segment.codes)),
   }
 }

@@ -33,8 +33,8 @@ module Glossema
         { "words" => before.text.scan(WORD).size, "changed" => words, "score" => comparison.score }
       end
 
-      # pairs: [[text before, text after], …] → {"edits": characters put in, taken out or replaced (Levenshtein),
-      # "characters": of the longer of each, "percent": the one of the other}
+      # pairs: [[text before, text after], …] → {"edits": characters put in, taken out or replaced
+      # (Levenshtein), "characters": of the longer of each, "percent": the one of the other}
       def distance(pairs)
         edits = pairs.sum { |before, after| DamerauLevenshtein.distance(before, after, 0, MOST_EDITS) }
         characters = pairs.sum { |pair| pair.map(&:size).max }
