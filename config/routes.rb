@@ -95,6 +95,7 @@ Rails.application.routes.draw do
       resource :question_sheet, only: %i[show create]
       resources :review_rounds, only: %i[index create]
       resource :review_sheet, only: :create
+      resource :division, only: :show
       resource :hand_back, only: :show
       resource :archive, only: :show
     end

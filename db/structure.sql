@@ -111,7 +111,7 @@ FOREIGN KEY ("user_id")
 );
 CREATE INDEX "index_put_aways_on_kind_and_record_id" ON "put_aways" ("kind", "record_id");
 CREATE INDEX "index_put_aways_on_user_id" ON "put_aways" ("user_id");
-CREATE TABLE IF NOT EXISTS "segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "key" varchar NOT NULL, "block" varchar NOT NULL, "path" varchar NOT NULL, "source" text NOT NULL, "source_key" varchar NOT NULL, "codes" json DEFAULT '[]' NOT NULL, "words" integer NOT NULL, "characters" integer NOT NULL, "target" text DEFAULT '' NOT NULL, "state" varchar DEFAULT 'untouched' NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "marked" boolean DEFAULT 0 NOT NULL, "version" integer DEFAULT 0 NOT NULL, "note" varchar, "limit" integer, "confirmed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "alternatives" json DEFAULT '[]' NOT NULL, "context" varchar, "exempt" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ec1b1b96c6"
+CREATE TABLE IF NOT EXISTS "segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "key" varchar NOT NULL, "block" varchar NOT NULL, "path" varchar NOT NULL, "source" text NOT NULL, "source_key" varchar NOT NULL, "codes" json DEFAULT '[]' NOT NULL, "words" integer NOT NULL, "characters" integer NOT NULL, "target" text DEFAULT '' NOT NULL, "state" varchar DEFAULT 'untouched' NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "marked" boolean DEFAULT 0 NOT NULL, "version" integer DEFAULT 0 NOT NULL, "note" varchar, "limit" integer, "confirmed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "alternatives" json DEFAULT '[]' NOT NULL, "context" varchar, "exempt" boolean DEFAULT 0 NOT NULL, "locked" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ec1b1b96c6"
 FOREIGN KEY ("document_id")
   REFERENCES "documents" ("id")
 , CONSTRAINT "fk_rails_4172c06e24"
@@ -365,6 +365,7 @@ CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
 CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
 CREATE INDEX "index_notes_on_review_round_id" ON "notes" ("review_round_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126200000'),
 ('20261126190000'),
 ('20261126180000'),
 ('20261126170000'),

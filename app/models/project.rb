@@ -12,9 +12,10 @@ class Project < ApplicationRecord
   belongs_to :client, optional: true
   has_many :documents, -> { current.order(:position) }, dependent: nil, inverse_of: :project
   has_many :documents_of_any_role, class_name: "Document", dependent: :destroy, inverse_of: :project
-  has_many :segments,
-    ->(project) { where(document_id: Document.current.where(project_id: project.id).select(:id)) },
-    dependent: nil,
+  # Hers to be translated; whole_text: also those that are there to be read only.
+  has_many :segments, ->(project) { of_current(project).where(locked: false) }, dependent: nil,
+    inverse_of: :project
+  has_many :whole_text, ->(project) { of_current(project) }, class_name: "Segment", dependent: nil,
     inverse_of: :project
   has_many :attachments,
     -> { order(:position) },

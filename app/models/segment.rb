@@ -12,6 +12,11 @@ class Segment < ApplicationRecord
 
   validates :state, inclusion: { in: STATES }
 
+  # Of the files of a project as they are now.
+  scope :of_current, lambda { |project|
+    where(document_id: Document.current.where(project_id: project.id).select(:id))
+  }
+
   # The attributes of a new row for a segment of the core.
   def self.row(document, segment, position, count = Glossema::Counting::Count.of(segment.content))
     {

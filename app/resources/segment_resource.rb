@@ -3,7 +3,7 @@ class SegmentResource < ApplicationResource
   typelize state: "State", origin: "Origin", place: "string | null", codes: "Code[]"
 
   PLAIN = %i[
-    id document_id position key block source target state origin marked exempt words version note limit
+    id document_id position key block source target state origin marked exempt words version note limit locked
   ].freeze
 
   attributes(*PLAIN)

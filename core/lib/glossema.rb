@@ -67,6 +67,7 @@ require "glossema/exchange/term_file"
 module Glossema
   module Exchange
     autoload :Package, "glossema/exchange/package"
+    autoload :Shares, "glossema/exchange/shares"
     autoload :WordPage, "glossema/exchange/word_page"
     autoload :WordTable, "glossema/exchange/word_table"
     autoload :QuestionSheet, "glossema/exchange/question_sheet"

@@ -42,6 +42,15 @@ export function HandOverFields({ options, set }: Props) {
           {t(`review.along.${name}`)}
         </Checkbox>
       ))}
+      {(options.memories || options.termbases) && (
+        <Checkbox
+          checked={options.matching}
+          onChange={(event) => set({ matching: event.target.checked })}
+          style={{ marginLeft: 24 }}
+        >
+          {t('review.matching')}
+        </Checkbox>
+      )}
     </>
   )
 }

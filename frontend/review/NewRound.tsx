@@ -7,7 +7,16 @@ import type { Project } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { HandOverFields } from './HandOverFields'
 import { WhoReads } from './WhoReads'
-import { FORMS, sendOut, sheetAddress, useRefreshRounds, type SheetOptions } from './queries'
+import { Shares } from './Shares'
+import {
+  FORMS,
+  sendOut,
+  sheetAddress,
+  useDivision,
+  useRefreshRounds,
+  type Division,
+  type SheetOptions,
+} from './queries'
 
 type Switch = 'tracking' | 'instructions' | 'terms' | 'notes'
 // What there is to choose from, by what it goes out as.
@@ -33,12 +42,29 @@ const USUAL: SheetOptions = {
   due_at: '',
   memories: true,
   termbases: true,
+  matching: false,
 }
 
 // What goes along with a round: nothing more where all files go out.
-function chosen(project: Project, left: ReadonlySet<number>) {
+function chosen(project: Project, left: ReadonlySet<number>): { document_ids?: number[] } {
   if (left.size === 0) return {}
   return { document_ids: project.documents.map((one) => one.id).filter((id) => !left.has(id)) }
+}
+
+const namesIn = (text: string) =>
+  text
+    .split(/[,;]/)
+    .map((name) => name.trim())
+    .filter(Boolean)
+
+// One round, or one for each share of the words.
+function roundsOf(options: SheetOptions, names: string[], division: Division | undefined): SheetOptions[] {
+  if (names.length < 2 || division?.shares.length !== names.length) return [options]
+  return names.map((reviser, index) => ({
+    ...options,
+    reviser,
+    segment_ids: division.shares[index].segment_ids,
+  }))
 }
 
 function buttonOf({ as, email }: SheetOptions) {
@@ -52,16 +78,22 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
   const { act, busy } = useAct()
   const refresh = useRefreshRounds(project.id)
+  const files = chosen(project, left)
+  const names = options.as === 'hand-over' ? namesIn(options.reviser) : []
+  const division = useDivision(project.id, names.length, files.document_ids)
   const make = () =>
     void act(async () => {
-      const round = await sendOut(project.id, { ...options, ...chosen(project, left) })
+      const made = []
+      for (const one of roundsOf({ ...options, ...files }, names, division.data))
+        made.push(await sendOut(project.id, one))
       await refresh()
-      onMade(round.id)
-      if (options.as !== 'inside') window.location.assign(sheetAddress(round.id))
+      onMade(made[0].id)
+      if (options.as !== 'inside' && made.length === 1) window.location.assign(sheetAddress(made[0].id))
     })
   const inside = options.as === 'inside'
   const set = (fields: Partial<SheetOptions>) => setOptions({ ...options, ...fields })
   const ready = inside ? options.email === undefined || options.email.includes('@') : !!options.reviser.trim()
+  const divided = names.length < 2 || division.data?.shares.length === names.length
   return (
     <>
       <h1>{t('review.newTitle')}</h1>
@@ -70,7 +102,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
         className="new-round"
         onSubmit={(event) => {
           event.preventDefault()
-          if (ready) make()
+          if (ready && divided) make()
         }}
       >
         <Radio.Group
@@ -86,8 +118,10 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           <label>
             <span>{t('review.reviser')}</span>
             <Input value={options.reviser} onChange={(event) => set({ reviser: event.target.value })} />
+            {options.as === 'hand-over' && <span className="small quiet">{t('review.severalNames')}</span>}
           </label>
         )}
+        {names.length > 1 && <Shares names={names} division={division.data} error={division.error} />}
         <WhichFiles documents={project.documents} left={left} onLeft={setLeft} />
         {SWITCHES[options.as].map((name) => (
           <Checkbox
@@ -99,7 +133,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           </Checkbox>
         ))}
         {options.as === 'hand-over' && <HandOverFields {...{ options, set }} />}
-        <Button type="primary" htmlType="submit" disabled={!ready} loading={busy}>
+        <Button type="primary" htmlType="submit" disabled={!ready || !divided} loading={busy}>
           {t(buttonOf(options))}
         </Button>
       </form>

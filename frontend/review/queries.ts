@@ -1,5 +1,5 @@
 // Rounds of review: what is asked of the server.
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
@@ -59,10 +59,33 @@ export interface SheetOptions {
   due_at: string
   memories: boolean
   termbases: boolean
+  matching: boolean
+  segment_ids?: number[]
   // Of a pass inside: of a colleague's account, none for one's own.
   email?: string
   may?: Right
 }
+
+interface Place {
+  file: string
+  number: number
+}
+export interface Division {
+  borders: 'heading' | 'paragraph'
+  near: boolean
+  shares: { words: number; segments: number; from: Place; to: Place; segment_ids: number[] }[]
+}
+// How the words would be divided; asked for from two on.
+export const useDivision = (project: number, count: number, files: number[] | undefined) =>
+  useQuery({
+    queryKey: keys.division(project, count, files),
+    queryFn: () => {
+      const chosen = files?.map((id) => `&document_ids[]=${id}`).join('') ?? ''
+      return api.get<Division>(`/projects/${project}/division?count=${count}${chosen}`)
+    },
+    enabled: count > 1,
+    placeholderData: keepPreviousData,
+  })
 
 export const useRounds = (project: number) =>
   useQuery({

@@ -58,6 +58,7 @@ export const keys = {
   allSuggestions: ['suggestions'] as const,
   suggestions: (project: number, word: string) => ['suggestions', project, word] as const,
   rounds: (project: number) => ['rounds', project] as const,
+  division: (project: number, ...asked: unknown[]) => ['division', project, ...asked] as const,
   allRounds: ['rounds'] as const,
   round: (id: number) => ['round', id] as const,
   anyRound: ['round'] as const,

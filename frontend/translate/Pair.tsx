@@ -22,10 +22,12 @@ interface Props {
 }
 
 export const Pair = memo(function Pair({ segment, project, index, begins, file, onOpen }: Props) {
+  const { t } = useTranslation()
   return (
     <button
       type="button"
-      className={`pair block-${segment.block}${begins ? ' begins' : ''}`}
+      className={`pair block-${segment.block}${begins ? ' begins' : ''}${segment.locked ? ' locked' : ''}`}
+      disabled={segment.locked}
       onClick={() => onOpen(index)}
     >
       <span className="gutter">
@@ -38,6 +40,7 @@ export const Pair = memo(function Pair({ segment, project, index, begins, file, 
         <Here segment={segment} />
         <Place segment={segment} />
         <Noted segment={segment} />
+        {segment.locked && <span className="noted">{t('translate.locked')}</span>}
         <span
           className={`source${segment.target ? ' receding' : ''}`}
           lang={project.source_lang ?? undefined}

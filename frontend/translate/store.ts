@@ -4,7 +4,8 @@ import { Doings } from './doings'
 import type { Answer, Draft, Entry, Outbox } from '../shared/outbox'
 
 const UNFINISHED = new Set(['untouched', 'draft'])
-export const isUnfinished = (segment: Segment) => UNFINISHED.has(segment.state)
+// What is there to be read only is nothing left to do.
+export const isUnfinished = (segment: Segment) => !segment.locked && UNFINISHED.has(segment.state)
 
 interface Hooks {
   repeated: (id: number, filled: number, others: number) => void
@@ -147,7 +148,7 @@ export class Store {
 
   private countAll() {
     const sums = { words: 0, total: 0, segments: 0 }
-    for (const segment of this.segments) {
+    for (const segment of this.segments.filter(({ locked }) => !locked)) {
       sums.total += segment.words
       if (!isUnfinished(segment)) {
         sums.words += segment.words

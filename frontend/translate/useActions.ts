@@ -31,7 +31,7 @@ export function useActions(parts: Parts): Actions {
   const { card, scroll, store, opening, cuts, companion, doings, act, say } = parts
   const { nextUnfinished, nextMarked, showDone } = parts
   const { fold, lookUp, showEntry, writeNote, showPast, showApart } = companion
-  const { open, openAt, openRow, close } = opening
+  const { open, openBeside, close } = opening
   const { setCutting, join } = cuts
   const setApart = useSetApart(store, open, act, say)
   return useMemo(
@@ -44,8 +44,8 @@ export function useActions(parts: Parts): Actions {
         scroll.current?.focus()
       },
       nextUnfinished,
-      nextSegment: () => openRow(openAt + 1),
-      previousSegment: () => openRow(openAt - 1),
+      nextSegment: () => openBeside(1),
+      previousSegment: () => openBeside(-1),
       nextProposal: () => card.current?.choose(1),
       previousProposal: () => card.current?.choose(-1),
       takeProposal: () => card.current?.take(),
@@ -86,8 +86,7 @@ export function useActions(parts: Parts): Actions {
       nextMarked,
       nextUnfinished,
       open,
-      openAt,
-      openRow,
+      openBeside,
       scroll,
       setApart,
       setCutting,

@@ -39,7 +39,10 @@ export function useGoing({ project, store, shown, opening, hash, say }: Where) {
   useEffect(() => {
     const wanted = Number(hash.slice(1)) || project.last_segment_id
     const index = wanted ? order.indexOf(wanted) : order.findIndex((_, at) => unfinishedAt(at))
-    openRow(Math.max(index, 0), AFAR)
+    openRow(
+      order.findIndex((id, at) => at >= index && !store.byId.get(id)!.locked),
+      AFAR,
+    )
     // Only when the text is opened, or a link leads to another segment of it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [store, hash])

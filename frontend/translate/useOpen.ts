@@ -33,7 +33,7 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
 
   const openRow = useCallback(
     (index: number, top?: number) => {
-      if (index < 0 || index >= order.length) return
+      if (index < 0 || index >= order.length || segments[index].locked) return
       const column = scroll.current
       const row = rowAt(column, index)
       const wanted = top ?? (column ? topFor(column, row) : FIRST)
@@ -43,11 +43,20 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
       setOpen(order[index])
       window.history.replaceState(null, '', `#${order[index]}`)
     },
-    [order, rows, scroll],
+    [order, rows, scroll, segments],
+  )
+  // The next one that is hers, above or below.
+  const openBeside = useCallback(
+    (step: 1 | -1) => {
+      let index = openAt + step
+      while (segments[index]?.locked) index += step
+      openRow(index)
+    },
+    [openAt, openRow, segments],
   )
   useSteady(scroll, anchor, openAt, open)
   const close = useCallback(() => setOpen(null), [])
-  return { open, openAt, openRow, close, rows }
+  return { open, openAt, openRow, openBeside, close, rows }
 }
 
 // The column never jumps: until things have settled, or a hand scrolls, the card's top is kept where it was

@@ -82,6 +82,87 @@ RSpec.describe "Hand-overs" do
     expect(project.segments.order(:position).pluck(:target)).to eq(texts)
   end
 
+  describe "of shares of the words" do
+    let(:project) do
+      page = "<h2>Brakes</h2><p>Check the brakes before each ride today.</p>" \
+        "<h2>Chain</h2><p>Check the chain and oil it.</p><p>Stop.</p>"
+      make_project(user, page, name: "page.html",
+        memories: [{ "memory_id" => memory.id, "learns" => "never" }])
+    end
+    let(:memory) do
+      make_memory(user, [["Check the chain.", "Controllare la catena."], ["Quite another thing.", "Tutt’altro."],
+                         ["Check the chain and oil it.", "Controllare la catena e oliarla."]])
+    end
+
+    def division(**more)
+      get "/api/projects/#{project.id}/division", params: { count: 2, **more }
+      body
+    end
+
+    it "cut the text at headings, each opened with the rest to be read only, and come back one by one" do
+      parts = division
+      expect(parts).to include("borders" => "heading", "near" => true)
+      expect(parts["shares"].map { |one| one.values_at("words", "segments") }).to eq([[8, 2], [8, 3]])
+      expect(parts["shares"].flat_map { |one| one["segment_ids"] }).to eq(segments.map(&:id))
+      colleagues = [colleague, make_user("Matteo Ferrante")]
+      packages = colleagues.zip(parts["shares"]).map do |one, share|
+        sign_in(user)
+        post "/api/projects/#{project.id}/review_rounds",
+          params: { reviser: one.name, as: "hand-over", segment_ids: share["segment_ids"] }, as: :json
+        get "/api/review_rounds/#{body["id"]}", params: { as: "file" }
+        worked(one, response.body)
+      end
+      sign_in(user)
+      packages.each { |package| back(package) }
+      rounds = project.review_rounds.reload.to_a
+      expect(rounds.map { |one|
+        [one.reviser, one.corrections.map { |change|
+          change.segment.position
+        }]
+      }).to eq(
+        [["Anneke Vos", [1, 2]], ["Matteo Ferrante", [3, 4, 5]]]
+      )
+      rounds.each { |one| one.decide(one.corrections, "taken", by: user) }
+      expect(project.segments.order(:position).pluck(:target)).to eq((1..5).map { |number|
+        "Testo #{number}"
+      })
+    end
+
+    # What somebody hands back of a package in which she wrote in all that is hers.
+    def worked(person, package)
+      sign_in(person)
+      bring(package, take: true)
+      own = person.projects.last
+      mine = own.segments.order(:position).to_a
+      expect(own.whole_text.count).to eq(5)
+      expect(own.documents.first.facts["words"]).to eq(mine.sum(&:words))
+      other = own.whole_text.find_by(locked: true)
+      patch "/api/segments/#{other.id}", params: { target: "Altro" }, as: :json
+      expect(body["error"]["code"]).to eq("segment-locked")
+      mine.each { |one| one.confirm("Testo #{one.position}", origin: { "kind" => "typed" }, by: person) }
+      get "/api/projects/#{own.id}/hand_back"
+      response.body
+    end
+
+    it "take only what matches of memories and termbases along" do
+      termbase = user.termbases.create!(name: "Terms")
+      project.attach_termbases([{ termbase_id: termbase.id, checks: true }])
+      termbase.add_pair({ "en-GB" => "chain", "it-IT" => "catena" }, by: user)
+      termbase.add_pair({ "en-GB" => "saddle", "it-IT" => "sella" }, by: user)
+      package = Glossema::Exchange::Package.new(hand_over(matching: true), "p.zip")
+      own = package.about["memories"].find { |one| one["name"] == memory.name }
+      units, terms = [own["path"], "terms/1.tbx"].map { |path|
+        package.part(path).dup.force_encoding("UTF-8")
+      }
+      expect(units.scan(/Check the chain and oil it|Quite another thing/)).to eq(["Check the chain and oil it"])
+      expect(terms.scan(/catena|sella/)).to eq(["catena"])
+    end
+
+    it "are refused where there are not so many paragraphs" do
+      expect(division(count: 9)["error"]["code"]).to eq("shares-count")
+    end
+  end
+
   # A package whose parts are as its manifest says, with an original that breaks off.
   def damaged(bytes)
     package = Glossema::Exchange::Package.new(bytes, "a.zip")

@@ -113,6 +113,35 @@ RSpec.describe "Review" do
     eventually { expect(on_disk(segments[2]).target).to eq("Arrestarsi.") }
   end
 
+  it "divides the words between two, each of whom reads the other’s share and writes in her own" do
+    make_user("Anneke Vos")
+    colleague = make_user("Matteo Ferrante")
+    find("label", text: "hand-over (ZIP)").click
+    fill_in "Who it goes to", with: "Anneke Vos, Matteo Ferrante"
+    expect(page).to have_css(".shares li", count: 2)
+    expect(page).to have_css(".shares", text: "Matteo Ferrante: 4 words, manual.docx 2 to manual.docx 3")
+    expect(faults).to eq([])
+    click_button "Make it"
+    expect(page).to have_css(".review aside li", count: 2)
+    package = File.join(Dir.mktmpdir, "share.zip")
+    File.binwrite(package, ReviewRound.uncached {
+      ReviewRound.find_by(reviser: "Matteo Ferrante").sheet.download
+    })
+
+    Capybara.reset_sessions!
+    sign_in(colleague)
+    find("input[type=file]", visible: :all, match: :first).set(package)
+    expect(page).to have_css(".in-hand-over", text: "4 words in 2 segments")
+    click_button "Open it as a project"
+    expect(page).to have_css(".card", text: "Avvertenza")
+    expect(page).to have_css(".pair.locked:disabled", count: 1, text: "not in your share")
+    expect(page).to have_text("of 4 words")
+    press(:alt, :page_up)
+    expect(page).to have_css(".card", text: "Avvertenza")
+    press(:alt, :page_down)
+    expect(page).to have_css(".card", text: "Fermarsi.")
+  end
+
   it "keeps a whole project as one file, which opens again on Today" do
     visit "/projects/#{project.id}/brief"
     expect(page).to have_link("The whole project as one file", href: %r{/projects/#{project.id}/archive})

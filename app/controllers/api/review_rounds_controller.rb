@@ -67,11 +67,13 @@ module Api
 
     def ids_of(name) = params[name] && Array(params[name]).map(&:to_i)
 
-    # params: task, message: to the colleague; due_at; memories, termbases: do they go along?
+    # params: task, message: to the colleague; due_at; memories, termbases: do they go along? matching: only
+    # what matches.
     def hand_over_options
       yes = ->(name) { ActiveModel::Type::Boolean.new.cast(params.fetch(name, true)) }
       said = params.permit(:task, :message, :due_at).to_h
-      { **said, "memories" => yes[:memories], "termbases" => yes[:termbases] }
+      { **said, "memories" => yes[:memories], "termbases" => yes[:termbases],
+                "matching" => ActiveModel::Type::Boolean.new.cast(params[:matching]) == true }
     end
 
     def send_file_of(round) =

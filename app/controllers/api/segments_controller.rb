@@ -2,7 +2,7 @@
 module Api
   class SegmentsController < BaseController
     def index
-      scope = project.segments.joins(:document).order("documents.position", :position)
+      scope = project.whole_text.joins(:document).order("documents.position", :position)
       documents =
         project.documents.select(&:ready?).map { |document| { id: document.id, name: document.name } }
       render json: %({"documents":#{JSON.generate(documents)},"segments":#{SegmentResource.listing(scope)}})
@@ -17,6 +17,8 @@ module Api
     # version that was written on: when another is there now, nothing is changed and both are answered.
     def update
       segment = Segment.where(project: current_user.projects).find(params[:id])
+      raise Glossema::Refused.new("segment-locked") if segment.locked
+
       answer = segment.with_lock { meanwhile?(segment) ? nil : write(segment) }
       return conflict(segment) unless answer
 

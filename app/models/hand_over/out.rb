@@ -28,16 +28,21 @@ class HandOver::Out
   end
 
   def file(document, own, number, parts)
+    whole, mine = document.segments.to_a, own.to_set(&:id)
     original, text = "originals/#{number}-#{document.name}", "#{HandOver::TEXTS}#{number}.xlf"
     parts[original] = document.original.download
-    parts[text] = HandOver.text_of(document.name, @round.token, languages, own.map { |one| row(one) })
+    parts[text] = HandOver.text_of(document.name, @round.token, languages, whole.map { |one|
+      row(one, mine.include?(one.id))
+    })
     { "name" => document.name, "original" => original, "text" => text, "by" => document.by,
       "options" => document.options, "breaks" => document.breaks, "hand" => document.hand,
-      "words" => own.sum(&:words), "keys" => own.to_h { |segment| [segment.key, segment.id] } }
+      "words" => own.sum(&:words), "keys" => keys(own), "context" => keys(whole - own) }
   end
 
-  def row(segment)
-    Glossema::Review::Row.new(id: segment.id, number: segment.position, source: segment.source_content,
+  def keys(segments) = segments.to_h { |segment| [segment.key, segment.id] }
+
+  def row(segment, mine)
+    Glossema::Review::Row.new(id: segment.id, locked: !mine, number: segment.position, source: segment.source_content,
       target: segment.target_content, state: segment.state, notes: [segment.note].compact_blank)
   end
 
@@ -46,13 +51,38 @@ class HandOver::Out
 
     @project.attachments.usable.includes(:memory).each_with_index.map do |attached, index|
       memory, path = attached.memory, "memories/#{index + 1}.tmx"
-      out = StringIO.new
-      Glossema::Exchange::Tmx.write(out, memory.units.find_each.lazy.map(&:to_pair),
-        source_lang: memory.source_lang, target_lang: memory.target_lang)
-      parts[path] = out.string
+      parts[path] = tmx(memory)
       { "name" => memory.name, "path" => path, "source_lang" => memory.source_lang,
         "target_lang" => memory.target_lang }
     end
+  end
+
+  def tmx(memory)
+    units = matching? ? memory.units.where(id: matches_in(memory)).to_a : memory.units.find_each.lazy
+    StringIO.new.tap { |out|
+      Glossema::Exchange::Tmx.write(out, units.map(&:to_pair), source_lang: memory.source_lang,
+        target_lang: memory.target_lang)
+    }.string
+  end
+
+  # Does only what matches go along?
+  def matching? = options["matching"] == true
+
+  # A match from so much on goes along.
+  LEAST = 70
+  def matches_in(memory)
+    lookup = Glossema::Matching::Lookup.new([Memory::Store.new(memory)])
+    @segments.uniq(&:source_key).flat_map { |segment|
+      query = segment.query(nil, nil, of: @project)
+      lookup.matches(query, threshold: LEAST).map { |match| match.candidate.id }
+    }.uniq
+  end
+
+  # The entries of a termbase that stand in the text.
+  def entries_in(termbase)
+    texts = @segments.uniq(&:source_key).map { |segment| segment.source_content.text }
+    finder = Termbase::Finders.of(termbase, @project.source_lang)
+    texts.flat_map { |text| finder.find(text).map { |found| found.entry.id } }.uniq
   end
 
   def termbases(parts)
@@ -60,7 +90,8 @@ class HandOver::Out
 
     @project.attached_termbases.usable.includes(:termbase).each_with_index.map do |attached, index|
       path = "terms/#{index + 1}.tbx"
-      parts[path] = Termbase::Export.new(attached.termbase).bytes("tbx")
+      only = entries_in(attached.termbase) if matching?
+      parts[path] = Termbase::Export.new(attached.termbase, only: only).bytes("tbx")
       { "name" => attached.termbase.name, "path" => path, "checks" => attached.checks }
     end
   end

@@ -24,6 +24,7 @@ class HandOver::Received
 
     project = user.projects.create!(fields(user))
     documents = documents_of(project)
+    lock(documents)
     furnish(project, user)
     project.reload.begin!
     fill(project, documents, user)
@@ -63,6 +64,20 @@ class HandOver::Received
     raise Glossema::Refused.new("package-unreadable", name: @name, file: file["name"]) unless made.ready?
 
     made
+  end
+
+  # What is not in the share is there to be read only.
+  def lock(documents)
+    documents.zip(about["files"]) do |document, file|
+      context = file["context"].to_h.keys
+      next if context.empty?
+
+      document.segments.where(key: context).update_all(locked: true)
+      counts = document.segments.reload.reject(&:locked).map do |segment|
+        Glossema::Counting::Count.of(segment.source_content)
+      end
+      document.update!(facts: document.facts.merge(document.facts_of(counts)))
+    end
   end
 
   def furnish(project, user)
@@ -110,14 +125,15 @@ class HandOver::Received
 
   def translated(document, file, user)
     rows = Glossema::Review::Bilingual.new(@package.part(file["text"]), @name).rows.index_by(&:id)
-    document.segments.each do |segment|
-      row = rows[file["keys"][segment.key].to_s] or next
+    keys = file["keys"].merge(file["context"].to_h)
+    document.segments.reload.each do |segment|
+      row = rows[keys[segment.key].to_s] or next
       written = Glossema::Review::CodeMarks.written(row.raw, segment.source_content)
       next if written.empty?
 
       segment.update!(target: written, state: row.state == "initial" ? "draft" : "translated",
         origin: { "kind" => "file" }, version: segment.version + 1)
-      segment.remember(user)
+      segment.remember(user) unless segment.locked
     end
   end
 end

@@ -55,7 +55,7 @@ class Pretranslation::Search
   # {[document id, position] => segment} of those that stand beside them.
   def neighbours(segments)
     documents = segments.map(&:document_id).uniq
-    @project.segments.where(document_id: documents).index_by { |one| [one.document_id, one.position] }
+    @project.whole_text.where(document_id: documents).index_by { |one| [one.document_id, one.position] }
   end
 
   def ahead

@@ -29,7 +29,7 @@ module Project::Counting
   end
 
   # All segments that count, file by file in their order.
-  def counted_segments = documents.select(&:ready?).flat_map { |document| document.segments.to_a }
+  def counted_segments = documents.select(&:ready?).flat_map { |document| document.segments.reject(&:locked) }
 
   # A project has a report of each state of its files. segments, rows: as they were just counted, see
   # Report#fill.

@@ -2,9 +2,10 @@
 class Termbase::Export
   FORMS = %w[tbx csv tsv xlsx].freeze
 
-  # style: of TBX, see Glossema::Exchange::Tbx; that of the file it came from where none is asked for.
-  def initialize(termbase, style: nil)
-    @termbase, @style = termbase, style
+  # style: of TBX, see Glossema::Exchange::Tbx; that of the file it came from where none is asked for; only:
+  # the numbers of the records of entries that go along, all when nil.
+  def initialize(termbase, style: nil, only: nil)
+    @termbase, @style, @only = termbase, style, only
   end
 
   def name(form) = "#{@termbase.name.gsub(/[^\p{L}\p{N}]+/, "-").gsub(/\A-|-\z/, "")}.#{form}"
@@ -21,7 +22,9 @@ class Termbase::Export
 
   # An entry that came without an id gets that of its record.
   def entries
-    @termbase.entries.there.order(:id).map do |record|
+    records = @termbase.entries.there.order(:id)
+    records = records.where(id: @only) if @only
+    records.map do |record|
       record.entry.tap { |entry| entry.id ||= "g#{record.id}" }
     end
   end

@@ -6,8 +6,9 @@ module Glossema
   module Exchange
     class Xliff
       # One segment to write: id and unit (texts), source and target (Content, or nil for no target), state
-      # (one of STATES), origin: {"kind" => as a match's, "score", "memory", "source" (written)} or nil.
-      Row = Struct.new(:id, :unit, :source, :target, :state, :origin, :note, keyword_init: true)
+      # (one of STATES), origin: {"kind" => as a match's, "score", "memory", "source" (written)} or nil;
+      # locked: it is not to be translated.
+      Row = Struct.new(:id, :unit, :source, :target, :state, :origin, :note, :locked, keyword_init: true)
       # Ours and what XLIFF calls them; a draft is an initial one that says so.
       STATES = {
         "untouched" => "initial", "draft" => "initial", "translated" => "translated",
@@ -47,7 +48,8 @@ module Glossema
       private
 
       def unit(xml, rows, index)
-        xml.unit(id: "u#{index + 1}", name: rows.first.unit) do
+        said = { id: "u#{index + 1}", name: rows.first.unit, translate: ("no" if rows.all?(&:locked)) }
+        xml.unit(**said.compact) do
           candidates(xml, rows)
           notes(xml, rows)
           rows.each { |row| segment(xml, row) }

@@ -24,7 +24,8 @@ module Glossema
       def self.second(name, languages, rows)
         list = rows.map do |row|
           Exchange::Xliff::Row.new(id: row.id.to_s, unit: row.id.to_s, source: row.source, target: row.target,
-            state: row.state || "translated", note: row.notes.to_a.join(" · "))
+            state: row.state || "translated", locked: row.locked,
+            note: row.notes.to_a.join(" · "))
         end
         Exchange::Xliff.write(name, languages, list)
       end
