@@ -19,9 +19,15 @@ class DeliveredFile < ApplicationRecord
         byte_size: bytes.bytesize,
         proof: proof.to_h
       )
-    file.content.attach(io: StringIO.new(bytes), filename: file.name, identify: false)
+    file.content.attach(io: StringIO.new(bytes), filename: file.base_name, identify: false)
     file
   end
+
+  # Where it stands in the ZIP: in the folders of the pattern, else in one of the language.
+  def path = name.include?("/") ? name : "#{delivery.project.target_lang}/#{name}"
+
+  # Without the folders it stands in.
+  def base_name = File.basename(name)
 
   # A file that cannot be opened does not go out.
   def sound? = proof["differences"].none? { |difference| difference["what"] == "unreadable" }
@@ -45,6 +51,7 @@ class DeliveredFile < ApplicationRecord
     extension = ".#{format::EXTENSIONS.first}" unless known || extension.empty?
     source = document.project.source_lang
     base = base.sub(/[-_. ](?:#{Regexp.escape(source)}|#{Glossema::Languages.primary(source)})\z/i, "")
-    FileNaming.new(document.project).name(base) + extension
+    version = where(document: document).count + 1
+    FileNaming.new(document.project).name(base, version: version) + extension
   end
 end

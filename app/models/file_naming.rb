@@ -1,15 +1,17 @@
-# What delivered files are called, by a pattern of {name} {source} {target} {reference}; without one: the name
+# What delivered files are called, by a pattern of PARTS, with folders where it has slashes; without one: the name
 # with the target language behind it.
 class FileNaming
-  PARTS = /\{(?:name|source|target|reference)\}/
-  NOT_IN_NAMES = %r{\{[^\}]*\}?|[/\\:*?"<>|\}]}
+  PARTS = /\{(?:name|source|target|reference|client|version|date)\}/
+  NOT_IN_NAMES = %r{\{[^\}]*\}?|[\\:*?"<>|\}]|\A/|//|/\z|(?:\A|/)\.{1,2}(?=/|\z)}
   DEFAULT = "{name}_{target}".freeze
 
   # Raises Refused "pattern-wrong" when the name of the file is not in it, or a part that is none.
   def self.check(text)
-    raise Glossema::Refused.new("pattern-wrong.name", pattern: text) unless text.include?("{name}")
+    unless text.rpartition("/").last.include?("{name}")
+      raise Glossema::Refused.new("pattern-wrong.name", pattern: text)
+    end
 
-    unknown = text.gsub(PARTS, "")[NOT_IN_NAMES]
+    unknown = text.gsub(PARTS, "x")[NOT_IN_NAMES]
     raise Glossema::Refused.new("pattern-wrong.part", part: unknown) if unknown
   end
 
@@ -17,14 +19,13 @@ class FileNaming
     @project = project
   end
 
-  # base: the name without its ending.
-  def name(base)
+  # base: the name without its ending; version: the how manieth time it goes out.
+  def name(base, version: 1)
     parts = {
-      "{name}" => base,
-      "{source}" => @project.source_lang,
-      "{target}" => @project.target_lang,
-      "{reference}" => @project.reference.to_s.tr("/\\", "-")
+      "{name}" => base, "{source}" => @project.source_lang, "{target}" => @project.target_lang,
+      "{reference}" => @project.reference, "{client}" => @project.client&.code, "{version}" => version,
+      "{date}" => Time.current.in_time_zone(@project.user.zone).strftime("%Y-%m-%d")
     }
-    (@project.file_pattern.presence || DEFAULT).gsub(PARTS, parts)
+    (@project.file_pattern.presence || DEFAULT).gsub(PARTS) { |part| parts[part].to_s.tr("/\\", "-") }
   end
 end

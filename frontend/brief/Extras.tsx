@@ -43,6 +43,7 @@ export function Extras({ project, change }: { project: Project; change: Change }
           value={project.file_pattern}
           onChange={(file_pattern) => change({ file_pattern })}
         />
+        <p className="small quiet">{t('clients.filePatternHint')}</p>
       </Row>
     </dl>
   )

@@ -53,6 +53,7 @@ export function ForWork({ client, change }: { client: ClientPage; change: Change
             value={client.file_pattern}
             onChange={(file_pattern) => change({ file_pattern })}
           />
+          <p className="small quiet">{t('clients.filePatternHint')}</p>
         </Row>
         <Row label={t('clients.rules')}>
           <Link className="plain-link" to={`/clients/${client.id}/rules`}>

@@ -1,22 +1,13 @@
 // A new round: to whom, and what the sheet holds.
 import { Button, Checkbox, Input, Radio } from 'antd'
-import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { WhichFiles } from '../shared/parts/WhichFiles'
 import type { Project } from '../shared/types'
-import { useAct } from '../shared/useAct'
 import { HandOverFields } from './HandOverFields'
 import { WhoReads } from './WhoReads'
 import { Shares } from './Shares'
-import {
-  FORMS,
-  sendOut,
-  sheetAddress,
-  useDivision,
-  useRefreshRounds,
-  type Division,
-  type SheetOptions,
-} from './queries'
+import { FORMS, type SheetOptions } from './queries'
+import { useNewRound } from './useNewRound'
 
 type Switch = 'tracking' | 'instructions' | 'terms' | 'notes'
 // What there is to choose from, by what it goes out as.
@@ -29,71 +20,25 @@ const SWITCHES: Record<SheetOptions['as'], Switch[]> = {
   tmx: ['notes'],
   'hand-over': [],
 }
-const USUAL: SheetOptions = {
-  reviser: '',
-  as: 'inside',
-  may: 'change',
-  tracking: true,
-  instructions: true,
-  terms: false,
-  notes: true,
-  task: '',
-  message: '',
-  due_at: '',
-  memories: true,
-  termbases: true,
-  matching: false,
-}
-
-// What goes along with a round: nothing more where all files go out.
-function chosen(project: Project, left: ReadonlySet<number>): { document_ids?: number[] } {
-  if (left.size === 0) return {}
-  return { document_ids: project.documents.map((one) => one.id).filter((id) => !left.has(id)) }
-}
-
-const namesIn = (text: string) =>
-  text
-    .split(/[,;]/)
-    .map((name) => name.trim())
-    .filter(Boolean)
-
-// One round, or one for each share of the words.
-function roundsOf(options: SheetOptions, names: string[], division: Division | undefined): SheetOptions[] {
-  if (names.length < 2 || division?.shares.length !== names.length) return [options]
-  return names.map((reviser, index) => ({
-    ...options,
-    reviser,
-    segment_ids: division.shares[index].segment_ids,
-  }))
-}
+const SHEETS = ['docx', 'xlsx', 'xliff', 'xliff12', 'tmx']
 
 function buttonOf({ as, email }: SheetOptions) {
   if (as !== 'inside') return 'review.make'
   return email === undefined ? 'review.begin' : 'review.invite'
 }
 
-export function NewRound({ project, onMade }: { project: Project; onMade: (id: number) => void }) {
+interface Props {
+  project: Project
+  // The segments that a filter of Translate left.
+  chosen?: number[]
+  onMade: (id: number) => void
+}
+
+export function NewRound({ project, chosen, onMade }: Props) {
   const { t } = useTranslation()
-  const [options, setOptions] = useState(USUAL)
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
-  const { act, busy } = useAct()
-  const refresh = useRefreshRounds(project.id)
-  const files = chosen(project, left)
-  const names = options.as === 'hand-over' ? namesIn(options.reviser) : []
-  const division = useDivision(project.id, names.length, files.document_ids)
-  const make = () =>
-    void act(async () => {
-      const made = []
-      for (const one of roundsOf({ ...options, ...files }, names, division.data))
-        made.push(await sendOut(project.id, one))
-      await refresh()
-      onMade(made[0].id)
-      if (options.as !== 'inside' && made.length === 1) window.location.assign(sheetAddress(made[0].id))
-    })
-  const inside = options.as === 'inside'
-  const set = (fields: Partial<SheetOptions>) => setOptions({ ...options, ...fields })
-  const ready = inside ? options.email === undefined || options.email.includes('@') : !!options.reviser.trim()
-  const divided = names.length < 2 || division.data?.shares.length === names.length
+  const round = useNewRound({ project, chosen, onMade })
+  const { options, set, names, division, ready } = round
+  const isSheet = SHEETS.includes(options.as)
   return (
     <>
       <h1>{t('review.newTitle')}</h1>
@@ -102,7 +47,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
         className="new-round"
         onSubmit={(event) => {
           event.preventDefault()
-          if (ready && divided) make()
+          if (ready) round.make()
         }}
       >
         <Radio.Group
@@ -112,7 +57,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           options={FORMS.map((value) => ({ value, label: t(`review.forms.${value}`) }))}
           onChange={(event) => set({ as: event.target.value as SheetOptions['as'] })}
         />
-        {inside ? (
+        {options.as === 'inside' ? (
           <WhoReads {...{ options, set }} />
         ) : (
           <label>
@@ -122,7 +67,7 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           </label>
         )}
         {names.length > 1 && <Shares names={names} division={division.data} error={division.error} />}
-        <WhichFiles documents={project.documents} left={left} onLeft={setLeft} />
+        <WhatGoesOut {...{ project, round, isSheet }} />
         {SWITCHES[options.as].map((name) => (
           <Checkbox
             key={name}
@@ -133,10 +78,41 @@ export function NewRound({ project, onMade }: { project: Project; onMade: (id: n
           </Checkbox>
         ))}
         {options.as === 'hand-over' && <HandOverFields {...{ options, set }} />}
-        <Button type="primary" htmlType="submit" disabled={!ready || !divided} loading={busy}>
+        <Button type="primary" htmlType="submit" disabled={!ready} loading={round.busy}>
           {t(buttonOf(options))}
         </Button>
       </form>
+    </>
+  )
+}
+
+interface WhatProps {
+  project: Project
+  round: ReturnType<typeof useNewRound>
+  isSheet: boolean
+}
+
+// What a filter left, or files.
+function WhatGoesOut({ project, round, isSheet }: WhatProps) {
+  const { t } = useTranslation()
+  const { left, setLeft, segments, setSegments, oneEach, setOneEach } = round
+  if (segments)
+    return (
+      <p className="small">
+        {t('review.chosen', { count: segments.length })} ·{' '}
+        <button type="button" className="link" onClick={() => setSegments(undefined)}>
+          {t('review.allInstead')}
+        </button>
+      </p>
+    )
+  return (
+    <>
+      <WhichFiles documents={project.documents} left={left} onLeft={setLeft} />
+      {isSheet && project.documents.length - left.size > 1 && (
+        <Checkbox checked={oneEach} onChange={(event) => setOneEach(event.target.checked)}>
+          {t('review.oneEach')}
+        </Checkbox>
+      )}
     </>
   )
 }

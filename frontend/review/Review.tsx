@@ -1,7 +1,7 @@
 // Review: rounds, each with a sheet out and back; what came back is taken or left, change by change.
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useParams } from 'react-router'
+import { useLocation, useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import type { Project, ReviewRound } from '../shared/types'
@@ -30,7 +30,8 @@ export function Review() {
 function Loaded({ project, rounds }: { project: Project; rounds: ReviewRound[] }) {
   const { t } = useTranslation()
   // null: a new one is being made.
-  const [wanted, setWanted] = useState<number | null | undefined>(rounds[0]?.id)
+  const chosen = (useLocation().state as { segments?: number[] } | null)?.segments
+  const [wanted, setWanted] = useState<number | null | undefined>(chosen ? null : rounds[0]?.id)
   const [strange, setStrange] = useState<Strange | null>(null)
   // Of a pass inside: its text, or the changes made in it.
   const [changes, setChanges] = useState(false)
@@ -51,7 +52,7 @@ function Loaded({ project, rounds }: { project: Project; rounds: ReviewRound[] }
           onNew={() => setWanted(null)}
         />
         <section aria-label={t('review.title')}>
-          {!round && <NewRound project={project} onMade={opened} />}
+          {!round && <NewRound {...{ project, chosen }} onMade={opened} />}
           {passing && <Pass key={round.id} round={round.id} onChanges={() => setChanges(true)} />}
           {round?.state === 'out' && round.way === 'sheet' && (
             <Out project={project} round={round} onBack={opened} />

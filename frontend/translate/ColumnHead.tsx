@@ -1,6 +1,7 @@
 // Over the text: what is shown of it, how much is left, how she likes to work.
 import { memo } from 'react'
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import { number } from '../shared/i18n'
 import { KEYS } from '../shared/keys'
 import { Key } from '../shared/parts/Key'
@@ -59,6 +60,7 @@ export const ColumnHead = memo(function ColumnHead(props: Props) {
         · {t('translate.count', { count: shown.order.length })} · {number(wordsLeft)}{' '}
         {t('translate.wordsLeft')}
       </span>
+      <SendShown {...{ project, shown, listing }} />
       <span className="push" />
       <Replace project={project} />
       <Pretranslate {...{ project, shown, listing, open }} />
@@ -70,6 +72,17 @@ export const ColumnHead = memo(function ColumnHead(props: Props) {
     </div>
   )
 })
+
+// What the filter leaves goes out for review.
+function SendShown({ project, shown, listing }: Pick<Props, 'project' | 'shown' | 'listing'>) {
+  const { t } = useTranslation()
+  if (!shown.order.length || shown.order.length === listing.segments.length) return null
+  return (
+    <Link className="quiet-link" to={`/projects/${project}/review`} state={{ segments: shown.order }}>
+      {t('translate.sendShown')}
+    </Link>
+  )
+}
 
 function FileChoice({ listing, shown, onFilter }: Pick<Props, 'listing' | 'shown' | 'onFilter'>) {
   const { t } = useTranslation()

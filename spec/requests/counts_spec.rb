@@ -118,7 +118,8 @@ RSpec.describe "Clients, counts and quotes" do
 
     {
       "pattern-wrong" => [{ reference_pattern: "{client}" }, { file_pattern: "{target}" },
-                          { file_pattern: "{name}/x" }],
+                          { file_pattern: "{name}/x" }, { file_pattern: "../{name}" },
+                          { file_pattern: "/{name}" }, { file_pattern: "{word}/{name}" }],
       "not-valid" => [{ valid_days: 0 }, { name: " " }, { memories: [{ memory_id: 0, learns: "never" }] }]
     }.each do |code, wrong|
       wrong.each do |fields|

@@ -95,4 +95,22 @@ RSpec.describe "Deliveries" do
     get "/api/projects/#{project.id}/readiness"
     expect(body["items"].transform_values { |one| one["count"] }).to include("misspelt" => 1, "notes" => 1)
   end
+
+  it "calls files and folders by the pattern, and counts their versions" do
+    project.update!(file_pattern: "{target}/{date}/{name} v{version}")
+    names = Array.new(2) do
+      post "/api/projects/#{project.id}/deliveries", params: {}, as: :json
+      body["files"].first["name"]
+    end
+    day = Time.zone.today.iso8601
+    base = File.basename(project.documents.first.name, ".*")
+    expect(names.map { |name| name.sub(/\.\w+\z/, "") }).to eq(
+      ["it-IT/#{day}/#{base} v1", "it-IT/#{day}/#{base} v2"]
+    )
+    get "/api/deliveries/#{body["id"]}"
+    entries = Zip::File.open_buffer(StringIO.new(response.body)).map(&:name)
+    expect(entries).to eq([names.last])
+    get "/api/delivered_files/#{project.deliveries.last.files.first.id}"
+    expect(response.headers["Content-Disposition"]).to include(%(filename="#{base} v2))
+  end
 end

@@ -142,6 +142,21 @@ RSpec.describe "Review" do
     expect(page).to have_css(".card", text: "Fermarsi.")
   end
 
+  it "sends out what a filter of the text leaves" do
+    visit "/projects/#{project.id}/translate"
+    expect(page).to have_no_link("out for review")
+    click_button "Narrow the text"
+    fill_in "With the text", with: "chain"
+    press(:escape)
+    click_link "out for review"
+    expect(page).to have_text("one segment, as filtered in Translate")
+    find("label", text: "review sheet (DOCX)").click
+    fill_in "Who it goes to", with: "Matteo Ferrante"
+    click_button "Make it"
+    expect(page).to have_text("out since")
+    eventually { expect(on_disk_round.base.keys).to eq([segments[0].id.to_s]) }
+  end
+
   it "keeps a whole project as one file, which opens again on Today" do
     visit "/projects/#{project.id}/brief"
     expect(page).to have_link("The whole project as one file", href: %r{/projects/#{project.id}/archive})

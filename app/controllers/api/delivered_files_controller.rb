@@ -7,7 +7,7 @@ module Api
           .joins(:delivery)
           .where(deliveries: { project_id: current_user.projects.select(:id) })
           .find(params[:id])
-      send_data file.content.download, filename: file.name, type: "application/octet-stream"
+      send_data file.content.download, filename: file.base_name, type: "application/octet-stream"
     end
   end
 end

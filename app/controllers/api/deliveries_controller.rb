@@ -16,7 +16,7 @@ module Api
       zip =
         Zip::OutputStream.write_buffer do |stream|
           delivery.files.select(&:sound?).each do |file|
-            stream.put_next_entry("#{delivery.project.target_lang}/#{file.name}")
+            stream.put_next_entry(file.path)
             stream.write(file.content.download)
           end
         end

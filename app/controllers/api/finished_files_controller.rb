@@ -5,7 +5,8 @@ module Api
       document = Document.where(project: current_user.projects).find(params[:document_id])
       raise Glossema::Refused.new("not-read-yet", name: document.name) unless document.ready?
 
-      send_data document.written, filename: DeliveredFile.name_for(document, document.opened.format),
+      name = DeliveredFile.name_for(document, document.opened.format)
+      send_data document.written, filename: File.basename(name),
         type: "application/octet-stream"
     end
   end
