@@ -103,7 +103,7 @@ Rails.application.routes.draw do
       resource :page, only: :show
       resource :finished_file, only: :show
       resource :reading, only: %i[create destroy]
-      resource :version, only: %i[create update destroy], controller: "versions_of_files"
+      resource :version, only: %i[show create update destroy], controller: "versions_of_files"
     end
     resources :segments, only: %i[show update] do
       resources :proposals, only: :index

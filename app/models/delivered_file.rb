@@ -4,6 +4,9 @@ class DeliveredFile < ApplicationRecord
   belongs_to :document
   has_one_attached :content
 
+  # So many texts that are left in the source language are told.
+  SHOWN = 20
+
   # taken: the names there are in this delivery already.
   def self.write(delivery, document, taken)
     opened = document.opened
@@ -17,7 +20,9 @@ class DeliveredFile < ApplicationRecord
         name: free_name(name_for(document, opened.format), taken),
         checksum: Digest::SHA256.hexdigest(bytes),
         byte_size: bytes.bytesize,
-        proof: proof.to_h
+        proof: { **proof.to_h, "source_left" => proof.source_left.first(SHOWN).map { |text|
+          text.truncate(80)
+        } }
       )
     file.content.attach(io: StringIO.new(bytes), filename: file.base_name, identify: false)
     file

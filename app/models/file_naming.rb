@@ -1,5 +1,5 @@
-# What delivered files are called, by a pattern of PARTS, with folders where it has slashes; without one: the name
-# with the target language behind it.
+# What delivered files are called, by a pattern of PARTS, with folders where it has slashes; without one:
+# the name with the target language behind it.
 class FileNaming
   PARTS = /\{(?:name|source|target|reference|client|version|date)\}/
   NOT_IN_NAMES = %r{\{[^\}]*\}?|[\\:*?"<>|\}]|\A/|//|/\z|(?:\A|/)\.{1,2}(?=/|\z)}
@@ -24,7 +24,7 @@ class FileNaming
     parts = {
       "{name}" => base, "{source}" => @project.source_lang, "{target}" => @project.target_lang,
       "{reference}" => @project.reference, "{client}" => @project.client&.code, "{version}" => version,
-      "{date}" => Time.current.in_time_zone(@project.user.zone).strftime("%Y-%m-%d")
+      "{date}" => Time.current.in_time_zone(@project.user&.zone || "UTC").strftime("%Y-%m-%d")
     }
     (@project.file_pattern.presence || DEFAULT).gsub(PARTS) { |part| parts[part].to_s.tr("/\\", "-") }
   end

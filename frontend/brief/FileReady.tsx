@@ -9,7 +9,7 @@ import { BandBar } from '../shared/parts/BandBar'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import type { DocumentRow } from '../shared/types'
 import type { Settle } from './FileRow'
-import { NewVersion, sendVersion } from './NewVersion'
+import { NewVersion, sendVersion, versionReport } from './NewVersion'
 import { Options } from './Options'
 import type { Attempt } from './useChanges'
 
@@ -121,6 +121,10 @@ function OldVersion({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
       <button type="button" className="plain-link" onClick={putBack}>
         {t('version.back')}
       </button>
+      {' · '}
+      <a className="plain-link" href={versionReport(row.id)} download>
+        {t('version.report')}
+      </a>
     </>
   )
 }

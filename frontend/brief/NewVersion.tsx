@@ -12,6 +12,8 @@ export function sendVersion(document: number, file: File): Promise<unknown> {
   return api.post(`/documents/${document}/version`, form)
 }
 
+export const versionReport = (document: number) => `/api/documents/${document}/version`
+
 export function NewVersion({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
   const { t } = useTranslation()
   const leave = (
@@ -63,6 +65,9 @@ export function NewVersion({ row, attempt }: { row: DocumentRow; attempt: Attemp
           {t('version.take')}
         </Button>
         {leave}
+        <a className="link" href={versionReport(row.id)} download>
+          {t('version.report')}
+        </a>
       </div>
     </div>
   )

@@ -67,18 +67,24 @@ function FileLine({ file }: { file: DeliveredFile }) {
 
 function ProofLines({ proof }: { proof: DeliveredFile['proof'] }) {
   const { t } = useTranslation()
-  const { identical, differences, left } = proof
+  const { identical, differences, left, source_left: sourceLeft } = proof
   const proved = { segments: number(proof.segments), codes: number(proof.codes) }
   return (
     <span className="proof small">
       <span className={identical ? 'quiet' : 'alarm'}>
         {identical ? t('deliver.proved', proved) : t('deliver.faults', { count: differences.length })}
+        {sourceLeft?.length === 0 && `, ${t('deliver.noSourceLeft')}`}
       </span>
       {differences.slice(0, SHOWN).map((difference, index) => (
         <span key={index}>{difference.message}</span>
       ))}
       {differences.some((difference) => difference.what === 'unreadable') && (
         <span className="alarm">{t('deliver.notIn')}</span>
+      )}
+      {!!sourceLeft?.length && (
+        <span>
+          {t('deliver.sourceLeft')} {sourceLeft.slice(0, SHOWN).join(' · ')}
+        </span>
       )}
       {left && (
         <span className="quiet">

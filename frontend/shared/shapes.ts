@@ -292,6 +292,8 @@ export interface Proof {
   differences: { unit: string | null; what: string; message: string }[]
   // Texts computed from others that could not be renewed.
   left?: string[]
+  // Source texts that still stand in the file, as an independent reading sees it; unset in older deliveries.
+  source_left?: string[]
 }
 // What was not done when a delivery was made.
 export interface Unfinished {

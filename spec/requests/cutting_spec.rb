@@ -201,6 +201,7 @@ RSpec.describe "Cutting" do
     )
     expect(project.reload.documents).to eq([document])
     expect(project.segments.count).to eq(4)
+    told = report_of(pending)
 
     history = document.segments.find_by(source: "Then go.").versions.count
     patch "/api/documents/#{pending.id}/version"
@@ -215,6 +216,7 @@ RSpec.describe "Cutting" do
       ]
     )
     expect(now.third.versions.count).to eq(history)
+    expect(report_of(pending.reload)).to eq(told)
     get "/api/segments/#{now.last.id}/proposals"
     expect(body["proposals"].first).to include(
       "kind" => "earlier",
@@ -231,6 +233,20 @@ RSpec.describe "Cutting" do
     expect(rows.map(&:last)).to eq(%w[untouched translated translated translated])
     delete "/api/documents/#{document.id}/version"
     expect(body.dig("error", "message")).to include("has replaced nothing")
+  end
+
+  # The workbook for the client says the same before and after the version is taken in.
+  def report_of(pending)
+    get "/api/documents/#{pending.id}/version"
+    expect(response.headers["Content-Disposition"]).to include("leaflet-2 changes.xlsx")
+    table = Glossema::Formats.detect(response.body, "c.xlsx").read(response.body, name: "c.xlsx", options: {})
+    rows = table.first_rows(10)
+    expect(rows.map { |row| row.first(3) }).to eq(
+      [%w[What Segments Words], %w[unchanged 2 7], %w[75-84 1 6], %w[new 1 5], %w[gone 1 2], %w[all 4 18]]
+    )
+    expect(table.units.map { |unit| unit.content.text }).to include("Check the blue brake lever twice.",
+      "Check the red brake lever twice.", "Stay calm.")
+    rows
   end
 
   it "refuses a new version of another format or without text, and leaves all as it was" do

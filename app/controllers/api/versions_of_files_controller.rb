@@ -1,6 +1,12 @@
 # A newer version of a file: proposed and compared, taken in, left, or put back.
 module Api
   class VersionsOfFilesController < BaseController
+    # What is otherwise in it, as a workbook.
+    def show
+      report = Document::VersionReport.new(document)
+      send_data report.xlsx, filename: report.name, type: "application/octet-stream"
+    end
+
     def create
       old = document
       file = uploads(:files).first

@@ -125,15 +125,27 @@ module Document::Replacing
     end
   end
 
+  # Its text as a revision takes it: read anew while it waits to be taken in.
+  def contents_by_unit
+    return places_of(segments.to_a) unless role == "pending"
+
+    fresh_places(opened(as_stored: false))
+  end
+
+  def places_of(rows)
+    rows.map { |row| Document::Cutting::Place.new(row.unit_id, row.context.present?, row.source_content) }
+  end
+
   private
 
   def none = { segments: 0, words: 0 }
 
   def revision_of(fresh, old)
-    Glossema::Revision.new(
-      old.map { |row| Document::Cutting::Place.new(row.unit_id, row.context.present?, row.source_content) },
-      fresh.segments.map { |one| Document::Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content) }
-    )
+    Glossema::Revision.new(places_of(old), fresh_places(fresh))
+  end
+
+  def fresh_places(opened)
+    opened.segments.map { |one| Document::Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content) }
   end
 
   def take_segment(segment, position, link, old, by)

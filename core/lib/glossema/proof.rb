@@ -10,7 +10,7 @@ module Glossema
 
     # document: the Document written from; bytes: what was written; targets, states: as given to write.
     def initialize(document, bytes, targets, states: {})
-      @document = document
+      @document, @bytes, @targets = document, bytes, targets
       @contents = document.unit_contents(targets, states)
       @differences = []
       @left = document.file.respond_to?(:left) ? document.file.left : []
@@ -26,6 +26,17 @@ module Glossema
     def segments = @document.segments.size
     def words = @document.segments.sum { |segment| Counting::Count.of(segment.content).words }
     def codes = @document.segments.sum { |segment| segment.content.code_count }
+
+    # Source texts that still stand in the file though they are translated, see SourceLeft; a bilingual file
+    # keeps its sources.
+    def source_left
+      return [] if @document.bilingual?
+
+      pairs = @document.segments.map do |segment|
+        [segment.content.text, (@targets[segment.id] || segment.content).text]
+      end
+      SourceLeft.find(@bytes, pairs)
+    end
 
     # Plain values: {"segments", "words", "codes", "identical", "differences"}, and "left" where there is
     # something.
@@ -143,5 +154,6 @@ module Glossema
   end
 end
 
+require "glossema/proof/source_left"
 require "glossema/proof/structure"
 require "glossema/proof/visible"

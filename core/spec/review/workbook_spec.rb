@@ -23,8 +23,8 @@ RSpec.describe Glossema::Review::Workbook do
   let(:about) { { id: "round-7", title: "Owner’s [manual]", languages: %w[en-GB it-IT], rows: rows } }
   let(:bytes) { described_class.new(**about).bytes }
 
-  # A title, four instructions, the heading and the name of the file stand above: row 8 is the first.
-  first = 8
+  # A title, five instructions, the heading and the name of the file stand above: row 9 is the first.
+  first = 9
 
   def back(xlsx) = Glossema::Review.read(xlsx, "sheet.xlsx")
   def edited(*edits) = Office.edit(bytes, edits, ending: "xlsx")
@@ -77,7 +77,7 @@ RSpec.describe Glossema::Review::Workbook do
     expect(open).to eq(%w[C D])
     expect(sheet.at_xpath("//sheetProtection")["sheet"]).to eq("1")
     expect(sheet.at_xpath("//col[@max = '6']")["hidden"]).to eq("1")
-    expect(book.at_xpath("//definedName").text).to eq("'Owner’s  manual'!$6:$6")
+    expect(book.at_xpath("//definedName").text).to eq("'Owner’s  manual'!$7:$7")
   end
 
   it "notices rows that were moved, removed, doubled or added, and a column too many" do
