@@ -43,7 +43,8 @@ class HandOver::Out
 
   def row(segment, mine)
     Glossema::Review::Row.new(id: segment.id, locked: !mine, number: segment.position,
-      source: segment.source_content, target: segment.target_content, state: segment.state, notes: [segment.note].compact_blank)
+      source: segment.source_content, target: segment.target_content, state: segment.state,
+      notes: [segment.note].compact_blank)
   end
 
   def memories(parts)

@@ -1,5 +1,6 @@
-# Source text that a written file still holds, though it was translated: told by a reading that knows nothing of our
-# readers, and sees what they pass over. Letters and digits alone are compared, whatever stands between them.
+# Source text that a written file still holds, though it was translated: told by a reading that knows
+# nothing of our readers, and sees what they pass over. Letters and digits alone are compared, whatever
+# stands between them.
 require "cgi"
 require "zip"
 
