@@ -14,6 +14,7 @@ module Glossema
   autoload :Checks, "glossema/checks"
   autoload :Review, "glossema/review"
   autoload :Timing, "glossema/timing"
+  autoload :Alignment, "glossema/alignment"
 end
 
 require "glossema/refusals"

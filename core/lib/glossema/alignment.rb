@@ -1,0 +1,7 @@
+# Two finished texts, each other’s translation, become pairs.
+module Glossema
+  module Alignment
+  end
+end
+
+%w[bead tokens lexicon side band evidence costs shares search aligner].each { |name| require "glossema/alignment/#{name}" }

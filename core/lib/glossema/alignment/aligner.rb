@@ -1,0 +1,105 @@
+# Two texts that are each other’s translation, cut into beads: a first pass by lengths, numbers and words alike, a
+# second with what the first has taught of the words.
+module Glossema
+  module Alignment
+    class Aligner
+      # Beads this explained teach the lexicon.
+      PASSES = 2
+
+      # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories.
+      def initialize(sources, targets, given: [])
+        @pieces = [sources, targets]
+        @source, @target = Side.new(sources), Side.new(targets)
+        @lexicon = Lexicon.new(@source.frequencies, @target.frequencies, given: given)
+      end
+
+      # [Bead …] in order: each segment stands in exactly one.
+      def beads
+        return one_sided if @source.size.zero? || @target.size.zero?
+
+        known, steps = {}, []
+        PASSES.times do |pass|
+          band = Band.new(@source, @target, @lexicon)
+          evidence = Evidence.new(@source, @target, @lexicon, band)
+          costs = Costs.new(@source, @target, evidence, **known)
+          steps = Search.new(band, costs, @source.size, @target.size, Shares.new(steps)).path
+          break if pass == PASSES - 1
+
+          teach(steps)
+          known = { rates: rates_of(steps, evidence), blocks: blocks_of(steps), scatter: scatter_of(steps, costs) }
+        end
+        beads_of(steps)
+      end
+
+      private
+
+      def one_sided
+        steps = [[1, 0]] * @source.size + [[0, 1]] * @target.size
+        beads_of(steps)
+      end
+
+      def each_pair(steps)
+        i = j = 0
+        steps.each do |a, b|
+          yield i...(i + a), j...(j + b) if a.positive? && b.positive?
+          i += a
+          j += b
+        end
+      end
+
+      def teach(steps)
+        rows = []
+        each_pair(steps) { |ones, others| rows << [words(@source, ones), words(@target, others)] }
+        @lexicon.learn(rows)
+      end
+
+      def words(side, range) = side.tokens[range].flatten.uniq
+
+      # What share of the words is explained in the pairs found, and in strangers.
+      def rates_of(steps, evidence)
+        pairs = []
+        each_pair(steps) { |ones, others| pairs << [ones, others] }
+        return Costs::AT_FIRST if pairs.size < 8
+
+        apart = pairs.each_index.map { |index| [pairs[index].first, pairs[(index + 5) % pairs.size].last] }
+        Costs::Rates.new(true_pairs: share(pairs, evidence).clamp(0.1, 0.9), strangers: share(apart, evidence).clamp(0.005, 0.3))
+      end
+
+      def share(pairs, evidence)
+        found = pairs.sum { |ones, others| evidence.between(ones, others) }
+        all = pairs.sum { |ones, others| @source.totals[ones].sum + @target.totals[others].sum }
+        all.zero? ? Costs::AT_FIRST.true_pairs : found / all
+      end
+
+      def scatter_of(steps, costs)
+        lengths = []
+        each_pair(steps) do |ones, others|
+          lengths << [@source.lengths[ones.begin], @target.lengths[others.begin]] if ones.size + others.size == 2
+        end
+        lengths.size < 8 ? 1.0 : costs.lengths.scatter_of(lengths)
+      end
+
+      # [worth of the same kind of block, of another]; nil where a side knows only one kind.
+      def blocks_of(steps)
+        shares = [@source, @target].map { |side| side.kinds.tally.transform_values { |count| count.fdiv(side.size) } }
+        return if shares.any? { |share| share.size < 2 }
+
+        same = []
+        each_pair(steps) { |ones, others| same << (@source.kinds[ones.begin] == @target.kinds[others.begin]) }
+        found = (same.count(true) + 1).fdiv(same.size + 2)
+        chance = shares[0].sum { |kind, share| share * shares[1].fetch(kind, 0) }.clamp(0.02, 0.98)
+        [Math.log(found / chance).clamp(0.0, 2.0), Math.log((1 - found) / (1 - chance)).clamp(-4.0, 0.0)]
+      end
+
+      def beads_of(steps)
+        i = j = 0
+        steps.flat_map { |a, b| b.zero? ? [[1, 0]] * a : (a.zero? ? [[0, 1]] * b : [[a, b]]) }.map do |a, b|
+          bead = Bead.new(source: i...(i + a), target: j...(j + b), probability: 1.0)
+          i += a
+          j += b
+          bead
+        end
+      end
+    end
+  end
+end
