@@ -4,4 +4,6 @@ module Glossema
   end
 end
 
-%w[bead tokens lexicon side band evidence costs shares search aligner].each { |name| require "glossema/alignment/#{name}" }
+%w[bead tokens lexicon side band evidence costs shares search posterior pair aligner].each { |name|
+  require "glossema/alignment/#{name}"
+}

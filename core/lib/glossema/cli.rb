@@ -5,6 +5,7 @@ require "glossema/cli/words"
 require "glossema/cli/checking"
 require "glossema/cli/reviewing"
 require "glossema/cli/timing_cues"
+require "glossema/cli/aligning"
 
 module Glossema
   class Cli
@@ -12,9 +13,10 @@ module Glossema
     include Checking
     include Reviewing
     include TimingCues
+    include Aligning
 
     DONE, NO, REFUSED = 0, 1, 2
-    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check sheet cues].freeze
+    COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check sheet cues align].freeze
     USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
 
     def initialize(arguments, input, output, errors)

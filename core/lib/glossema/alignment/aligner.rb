@@ -1,5 +1,5 @@
-# Two texts that are each other’s translation, cut into beads: a first pass by lengths, numbers and words alike, a
-# second with what the first has taught of the words.
+# Two texts that are each other’s translation, cut into beads: a first pass by lengths, numbers and words
+# alike, a second with what the first has taught of the words.
 module Glossema
   module Alignment
     class Aligner
@@ -19,23 +19,38 @@ module Glossema
 
         known, steps = {}, []
         PASSES.times do |pass|
-          band = Band.new(@source, @target, @lexicon)
-          evidence = Evidence.new(@source, @target, @lexicon, band)
-          costs = Costs.new(@source, @target, evidence, **known)
-          steps = Search.new(band, costs, @source.size, @target.size, Shares.new(steps)).path
-          break if pass == PASSES - 1
+          costs, shares = Costs.new(@source, @target, evidence, **known), Shares.new(steps)
+          steps = single(Search.new(@band, costs, @source.size, @target.size, shares).path)
+          return beads_of(steps, sure(steps, costs, shares)) if pass == PASSES - 1
 
           teach(steps)
-          known = { rates: rates_of(steps, evidence), blocks: blocks_of(steps), scatter: scatter_of(steps, costs) }
+          known = { rates: rates_of(steps), blocks: blocks_of(steps), scatter: scatter_of(steps, costs) }
         end
-        beads_of(steps)
       end
 
       private
 
+      def evidence
+        @band = Band.new(@source, @target, @lexicon)
+        @evidence = Evidence.new(@source, @target, @lexicon, @band)
+      end
+
+      def sure(steps, costs, shares)
+        Posterior.new(steps, costs, shares, @source.size, @target.size).probabilities
+      end
+
       def one_sided
-        steps = [[1, 0]] * @source.size + [[0, 1]] * @target.size
-        beads_of(steps)
+        steps = ([[1, 0]] * @source.size) + ([[0, 1]] * @target.size)
+        beads_of(steps, steps.map { 1.0 })
+      end
+
+      # Runs of segments without anything opposite, one by one.
+      def single(steps)
+        steps.flat_map do |a, b|
+          next [[1, 0]] * a if b.zero?
+
+          a.zero? ? [[0, 1]] * b : [[a, b]]
+        end
       end
 
       def each_pair(steps)
@@ -56,17 +71,19 @@ module Glossema
       def words(side, range) = side.tokens[range].flatten.uniq
 
       # What share of the words is explained in the pairs found, and in strangers.
-      def rates_of(steps, evidence)
+      def rates_of(steps)
         pairs = []
         each_pair(steps) { |ones, others| pairs << [ones, others] }
         return Costs::AT_FIRST if pairs.size < 8
 
         apart = pairs.each_index.map { |index| [pairs[index].first, pairs[(index + 5) % pairs.size].last] }
-        Costs::Rates.new(true_pairs: share(pairs, evidence).clamp(0.1, 0.9), strangers: share(apart, evidence).clamp(0.005, 0.3))
+        Costs::Rates.new(true_pairs: share(pairs).clamp(0.1, 0.9), strangers: share(apart).clamp(0.005, 0.3))
       end
 
-      def share(pairs, evidence)
-        found = pairs.sum { |ones, others| evidence.between(ones, others) }
+      def share(pairs)
+        found = pairs.sum { |ones, others|
+          @evidence.together(ones.begin, others.begin, ones.size, others.size)
+        }
         all = pairs.sum { |ones, others| @source.totals[ones].sum + @target.totals[others].sum }
         all.zero? ? Costs::AT_FIRST.true_pairs : found / all
       end
@@ -74,14 +91,19 @@ module Glossema
       def scatter_of(steps, costs)
         lengths = []
         each_pair(steps) do |ones, others|
-          lengths << [@source.lengths[ones.begin], @target.lengths[others.begin]] if ones.size + others.size == 2
+          lengths << [@source.lengths[ones.begin],
+                      @target.lengths[others.begin]] if ones.size + others.size == 2
         end
         lengths.size < 8 ? 1.0 : costs.lengths.scatter_of(lengths)
       end
 
       # [worth of the same kind of block, of another]; nil where a side knows only one kind.
       def blocks_of(steps)
-        shares = [@source, @target].map { |side| side.kinds.tally.transform_values { |count| count.fdiv(side.size) } }
+        shares = [@source, @target].map { |side|
+          side.kinds.tally.transform_values { |count|
+            count.fdiv(side.size)
+          }
+        }
         return if shares.any? { |share| share.size < 2 }
 
         same = []
@@ -91,10 +113,10 @@ module Glossema
         [Math.log(found / chance).clamp(0.0, 2.0), Math.log((1 - found) / (1 - chance)).clamp(-4.0, 0.0)]
       end
 
-      def beads_of(steps)
+      def beads_of(steps, probabilities)
         i = j = 0
-        steps.flat_map { |a, b| b.zero? ? [[1, 0]] * a : (a.zero? ? [[0, 1]] * b : [[a, b]]) }.map do |a, b|
-          bead = Bead.new(source: i...(i + a), target: j...(j + b), probability: 1.0)
+        steps.zip(probabilities).map do |(a, b), probability|
+          bead = Bead.new(source: i...(i + a), target: j...(j + b), probability: probability.round(3))
           i += a
           j += b
           bead

@@ -1,27 +1,28 @@
-# Where the path through two long texts is looked for: around a chain of places that are surely opposite, because
-# rare words, numbers or names stand in both.
+# Where the path through two long texts is looked for: around a chain of places that are surely opposite,
+# because rare words, numbers or names stand in both.
 module Glossema
   module Alignment
     class Band
       # A word is rare that stands in so many segments at most.
       RARE = 4
-      # So far from the line between two anchors is looked at least.
+      # So far from the line between two anchors is looked, and around the anchors themselves.
       AROUND = 40
+      AT_ANCHORS = 14
       # Rectangles between two anchors up to this many cells are looked at whole.
       WHOLE = 25_000
       # Anchors are thrown away that stand so far off what those around them say.
       ASTRAY = 25
       NEAR = 4
 
-      # source, target: Side; lexicon: Lexicon. low, high: for each border of the source 0..n the borders of the
-      # target that may be opposite.
+      # source, target: Side; lexicon: Lexicon. low, high: for each border of the source 0..n the borders of
+      # the target that may be opposite.
       attr_reader :low, :high, :anchors
 
       def initialize(source, target, lexicon)
         @source, @target, @lexicon = source, target, lexicon
         @anchors = whole? ? [] : sound(chain(candidates))
         @low, @high = Array.new(source.size + 1, target.size), Array.new(source.size + 1, 0)
-        [[-1, -1], *@anchors, [source.size, target.size]].each_cons(2) { |from, to| open(from, to) }
+        [[-1, -1], *@anchors, [source.size, target.size]].each_cons(2) { |from, to| between(from, to) }
         smooth
       end
 
@@ -78,10 +79,10 @@ module Glossema
       end
 
       # Between two anchors: all of a small rectangle, else what lies around its diagonal.
-      def open(from, to)
+      def between(from, to)
         (one, other), (last, final) = from, to
         rows, columns = last - one, final - other
-        wide = rows * columns <= WHOLE ? columns : AROUND + ((rows - columns).abs / 2)
+        wide = rows * columns <= WHOLE ? columns + 2 : AROUND + ((rows - columns).abs / 2)
         (0..rows).each do |step|
           middle = other + (columns * step).fdiv(rows).round
           widen(one + step, middle - wide, middle + wide + 1)
@@ -97,7 +98,11 @@ module Glossema
 
       # Around anchors, which are sure but not holy; both borders only rise.
       def smooth
-        @anchors.each { |one, other| (-3..4).each { |step| widen(one + step, other - AROUND, other + AROUND) } }
+        @anchors.each { |one, other|
+          (-3..4).each { |step|
+            widen(one + step, other - AT_ANCHORS, other + AT_ANCHORS)
+          }
+        }
         @low[0], @high[-1] = 0, @target.size
         (@source.size - 1).downto(0) { |row| @low[row] = @low[row + 1] if @low[row] > @low[row + 1] }
         (1..@source.size).each { |row| @high[row] = @high[row - 1] if @high[row] < @high[row - 1] }

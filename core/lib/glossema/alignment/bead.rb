@@ -1,8 +1,9 @@
-# What belongs together in two texts: a run of segments of the one and a run of the other, either may be empty.
+# What belongs together in two texts: a run of segments of the one and a run of the other, either may be
+# empty.
 module Glossema
   module Alignment
-    # source, target: Ranges of indexes, of which one may be empty; probability: 0–1; confirmed: was it fixed by
-    # whoever aligns?
+    # source, target: Ranges of indexes, of which one may be empty; probability: 0–1; confirmed: was it
+    # fixed by whoever aligns?
     Bead = Struct.new(:source, :target, :probability, :confirmed, keyword_init: true) do
       # [2, 1] for two segments opposite to one.
       def type = [source.size, target.size]

@@ -1,16 +1,17 @@
-# What a bead is worth: the log of how much likelier two runs of segments are as each other’s translation than as
-# strangers, by length, words, kinds of blocks; and how often beads of its type are found.
+# What a bead is worth: the log of how much likelier two runs of segments are as each other’s translation
+# than as strangers, by length, words, kinds of blocks; and how often beads of its type are found.
 module Glossema
   module Alignment
     class Costs
       # {[sources, targets] => log of how often}: after Gale and Church (1993), with runs of three.
-      TYPES = { [1, 1] => 0.86, [2, 1] => 0.04, [1, 2] => 0.04, [2, 2] => 0.004, [3, 1] => 0.006, [1, 3] => 0.006 }
+      TYPES = { [1, 1] => 0.86, [2, 1] => 0.045, [1, 2] => 0.045, [2, 2] => 0.004, [3, 1] => 0.006,
+                [1, 3] => 0.006 }
         .freeze
       # A run of segments without anything opposite begins; it goes on.
-      GAP = 0.012
-      GOES_ON = 0.45
+      GAP = 0.006
+      GOES_ON = 0.4
       # Two segments of different paragraphs in one bead.
-      ACROSS = -2.5
+      ACROSS = -1.2
       # Gale and Church’s variance of characters for each character.
       VARIANCE = 6.8
       # Both directions tell of the same words.
@@ -23,44 +24,46 @@ module Glossema
       end
       AT_FIRST = Rates.new(true_pairs: 0.22, strangers: 0.02)
 
-      # ratio: characters of the target for one of the source.
+      # rates, blocks, scatter: what a first pass found, see Aligner.
       def initialize(source, target, evidence, rates: AT_FIRST, blocks: nil, scatter: 1.0)
-        @source, @target = source, target
-        @evidence, @exact = evidence, {}
+        @source, @target, @evidence, @blocks = source, target, evidence, blocks
         @gain, @loss = rates.explained * DAMP, rates.unexplained * DAMP
-        @blocks = blocks
         @lengths = Lengths.new(source.lengths, target.lengths, scatter)
+        @source_weight, @target_weight = [source, target].map { |side| up_to(side.totals) }
+        @source_length, @target_length = [source, target].map { |side| up_to(side.lengths) }
       end
 
       attr_reader :lengths
 
-      # Of segments i-a … i-1 and j-b … j-1, where it is more than least; else anything below that.
+      # Of segments i-a … i-1 and j-b … j-1, where it is more than least; else something below that.
       def score(i, j, a, b, least = -Float::INFINITY)
-        rest = @lengths.score(sum(@source.lengths, i, a), sum(@target.lengths, j, b), b) + structure(i, j, a, b)
-        all = sum(@source.totals, i, a) + sum(@target.totals, j, b)
-        return rest + words(@evidence.at(i - 1, j - 1), all) if a == 1 && b == 1
+        one = a == 1 && b == 1
+        all = @source_weight[i] - @source_weight[i - a] + @target_weight[j] - @target_weight[j - b]
+        found = one ? @evidence.single(i - 1, j - 1) : @evidence.at_most(i - a, j - b, a, b)
+        most = words(found, all)
+        return least - 1 if most + MOST <= least
 
-        ones, others = i - a...i, j - b...j
-        most = rest + words(@evidence.at_most(ones, others), all)
-        most > least ? rest + words(exact(ones, others), all) : most
+        rest = @lengths.score(@source_length[i] - @source_length[i - a],
+          @target_length[j] - @target_length[j - b], b) + structure(i, j, a, b)
+        return most + rest if one || most + rest <= least
+
+        rest + words(@evidence.together(i - a, j - b, a, b), all)
       end
 
       private
+
+      # Lengths and blocks together give no more.
+      MOST = 6.0
 
       def words(found, all)
         found = all if found > all
         (found * @gain) + ((all - found) * @loss)
       end
 
-      def exact(ones, others)
-        @exact[[ones.begin, others.begin, ones.size, others.size]] ||= @evidence.between(ones, others)
-      end
-
-      def sum(list, at, count)
-        return list[at - 1] if count == 1
-
-        total = list[at - 1] + list[at - 2]
-        count == 2 ? total : total + list[at - 3]
+      # [sum of the first 0, 1, 2 …]
+      def up_to(list)
+        sum = 0
+        [0, *list.map { |one| sum += one }]
       end
 
       def structure(i, j, a, b)
@@ -82,7 +85,7 @@ module Glossema
 
         # scatter: how much more or less lengths differ than the model says.
         def initialize(sources, targets, scatter)
-          @scatter = scatter
+          @scatter, @chances = scatter, []
           all = [sources.sum, targets.sum]
           @ratio = all.min.zero? ? 1.0 : (all.last / all.first.to_f).clamp(0.2, 5.0)
           logs = targets.map { |length| Math.log(length) }
@@ -96,10 +99,19 @@ module Glossema
           variance = variance(expected, other)
           far = other - expected
           fits = (-far * far / (2 * variance)) - (Math.log(variance) / 2)
-          log = Math.log(other)
-          off = (log - @mean - (count == 1 ? 0 : Math.log(count))) / @spread
-          chance = (-off * off / 2) - Math.log(@spread) - log
-          (fits - chance).clamp(-12.0, 4.0)
+          score = fits - chance(other, count)
+          return -12.0 if score < -12.0
+
+          score > 4.0 ? 4.0 : score
+        end
+
+        # The log of how likely so long a run of so many segments is.
+        def chance(length, count)
+          (@chances[count] ||= [])[length] ||= begin
+            log = Math.log(length)
+            off = (log - @mean - Math.log(count)) / @spread
+            (-off * off / 2) - Math.log(@spread) - log
+          end
         end
 
         def variance(expected, other)

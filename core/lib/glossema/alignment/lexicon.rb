@@ -23,8 +23,23 @@ module Glossema
       def of(token) = @pairs.fetch(token, NONE)
       NONE = {}.freeze
 
+      # The same from the other side: {source token => strength} of a target token.
+      def reversed
+        @reversed ||= Reversed.new(@pairs)
+      end
+
+      class Reversed
+        def initialize(pairs)
+          @pairs = Hash.new { |all, token| all[token] = {} }
+          pairs.each { |token, row| row.each { |other, strength| @pairs[other][token] = strength } }
+        end
+
+        def of(token) = @pairs.fetch(token, NONE)
+      end
+
       # Learns of segments that stand opposite: [[source tokens, target tokens], …].
       def learn(rows)
+        @reversed = nil
         together, sources, targets = counts(rows)
         together.each do |source, row|
           row.each do |target, times|
@@ -56,7 +71,9 @@ module Glossema
       def give(source, target)
         ones, others = [source, target].map { |text| Tokens.of(text) }
         strength = ones.size == 1 && others.size == 1 ? SAME : SAME / [ones.size, others.size].max
-        ones.product(others) { |one, other| put(one, other, strength) if @sources.key?(one) && @targets.key?(other) }
+        ones.product(others) { |one, other|
+          put(one, other, strength) if @sources.key?(one) && @targets.key?(other)
+        }
       end
 
       def counts(rows)

@@ -3,6 +3,8 @@ module Glossema
   module Alignment
     class Search
       NEVER = -1e12
+      # A way that is so much worse than the best one up to the same segment is not followed.
+      BEAM = 45.0
       # Where a step came from, beside the places in the types.
       SKIPS_SOURCE, SKIPS_TARGET = 20, 21
 
@@ -23,7 +25,7 @@ module Glossema
 
       # paired: best where a bead of both sides ends; skipping: best in a run of segments of one side.
       def fill
-        @best, @came, @source_run, @target_run = [], [], [], []
+        @best, @came, @source_run, @target_run, @followed = [], [], [], [], []
         (0..@sources).each { |i| row(i) }
       end
 
@@ -51,6 +53,7 @@ module Glossema
         end
         best[0] = 0.0 if i.zero?
         rerun_targets(best, came, target_run) if i.zero?
+        @followed << (best.max - BEAM)
       end
 
       # Of the first row, whose beginning is the beginning of all.
@@ -79,7 +82,7 @@ module Glossema
           next if before.negative? || before >= row.size
 
           known = row[before]
-          next if known <= NEVER
+          next if known < @followed[i - a]
 
           known += prior
           take(best, came, at, known + @costs.score(i, j, a, b, best[at] - known), type)

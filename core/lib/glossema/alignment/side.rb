@@ -38,7 +38,9 @@ module Glossema
 
       def weights
         all = Math.log(@size + 2)
-        @frequencies.transform_values { |times| (Math.log((@size + 2).fdiv(times)) / all).clamp(LEAST_WEIGHT, 1.0) }
+        @frequencies.transform_values { |times|
+          (Math.log((@size + 2).fdiv(times)) / all).clamp(LEAST_WEIGHT, 1.0)
+        }
       end
     end
   end

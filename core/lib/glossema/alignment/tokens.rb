@@ -1,5 +1,5 @@
-# The words of a segment as alignment compares them: stems by their first letters, numbers by their digits, and where
-# a script writes no spaces, pairs of characters.
+# The words of a segment as alignment compares them: stems by their first letters, numbers by their digits,
+# and where a script writes no spaces, pairs of characters.
 module Glossema
   module Alignment
     module Tokens
@@ -36,19 +36,13 @@ module Glossema
         return token if token.start_with?("#", "$")
 
         plain = token.unicode_normalize(:nfd).gsub(/\p{M}/, "")
-        plain = plain.gsub(/[\p{Cyrillic}\p{Greek}]/) { |letter| LATIN.fetch(letter, letter) }
+        plain = plain.delete("ьъ").tr(OTHERS, LETTERS_FOR_THEM)
         plain.match?(/\A[a-z]{4,}\z/) ? plain[0, 4].tr("kzyv", "csiw") : nil
       end
 
-      LATIN = {
-        "а" => "a", "б" => "b", "в" => "v", "г" => "g", "д" => "d", "е" => "e", "ж" => "z", "з" => "z", "и" => "i",
-        "й" => "i", "к" => "k", "л" => "l", "м" => "m", "н" => "n", "о" => "o", "п" => "p", "р" => "r", "с" => "s",
-        "т" => "t", "у" => "u", "ф" => "f", "х" => "h", "ц" => "c", "ч" => "c", "ш" => "s", "щ" => "s", "ы" => "y",
-        "э" => "e", "ю" => "u", "я" => "a", "і" => "i", "ї" => "i", "є" => "e", "ь" => "", "ъ" => "",
-        "α" => "a", "β" => "v", "γ" => "g", "δ" => "d", "ε" => "e", "ζ" => "z", "η" => "i", "θ" => "t", "ι" => "i",
-        "κ" => "k", "λ" => "l", "μ" => "m", "ν" => "n", "ξ" => "x", "ο" => "o", "π" => "p", "ρ" => "r", "σ" => "s",
-        "ς" => "s", "τ" => "t", "υ" => "y", "φ" => "f", "χ" => "h", "ψ" => "p", "ω" => "o"
-      }.freeze
+      # Cyrillic, Greek → the nearest Latin letter.
+      OTHERS = "абвгдежзийклмнопрстуфхцчшщыэюяіїєαβγδεζηθικλμνξοπρσςτυφχψω".freeze
+      LETTERS_FOR_THEM = "abvgdezziiklmnoprstufhccssyeuaiieavgdezitiklmnxoprsstyfhpo".freeze
     end
   end
 end
