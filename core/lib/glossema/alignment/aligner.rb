@@ -24,7 +24,7 @@ module Glossema
           return beads_of(steps, sure(steps, costs, shares)) if pass == PASSES - 1
 
           teach(steps)
-          known = { rates: rates_of(steps), blocks: blocks_of(steps), scatter: scatter_of(steps, costs) }
+          known = { rates: rates_of(steps), blocks: blocks_of(steps), **lengths_of(steps, costs) }
         end
       end
 
@@ -88,13 +88,17 @@ module Glossema
         all.zero? ? Costs::AT_FIRST.true_pairs : found / all
       end
 
-      def scatter_of(steps, costs)
+      # How much lengths are scattered, and how long a text is for one of the other side.
+      def lengths_of(steps, costs)
         lengths = []
         each_pair(steps) do |ones, others|
           lengths << [@source.lengths[ones.begin],
                       @target.lengths[others.begin]] if ones.size + others.size == 2
         end
-        lengths.size < 8 ? 1.0 : costs.lengths.scatter_of(lengths)
+        return {} if lengths.size < 8
+
+        { scatter: costs.lengths.scatter_of(lengths),
+          ratio: lengths.sum(&:last).fdiv(lengths.sum(&:first)) }
       end
 
       # [worth of the same kind of block, of another]; nil where a side knows only one kind.

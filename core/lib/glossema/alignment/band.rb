@@ -10,6 +10,8 @@ module Glossema
       AT_ANCHORS = 14
       # Rectangles between two anchors up to this many cells are looked at whole.
       WHOLE = 25_000
+      # No more cells than this between two anchors, however far they are apart.
+      MOST = 600_000
       # Anchors are thrown away that stand so far off what those around them say.
       ASTRAY = 25
       NEAR = 4
@@ -83,6 +85,7 @@ module Glossema
         (one, other), (last, final) = from, to
         rows, columns = last - one, final - other
         wide = rows * columns <= WHOLE ? columns + 2 : AROUND + ((rows - columns).abs / 2)
+        wide = [wide, (MOST / (2 * rows)) + 4].min if rows.positive?
         (0..rows).each do |step|
           middle = other + (columns * step).fdiv(rows).round
           widen(one + step, middle - wide, middle + wide + 1)

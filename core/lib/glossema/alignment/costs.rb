@@ -24,11 +24,11 @@ module Glossema
       end
       AT_FIRST = Rates.new(true_pairs: 0.22, strangers: 0.02)
 
-      # rates, blocks, scatter: what a first pass found, see Aligner.
-      def initialize(source, target, evidence, rates: AT_FIRST, blocks: nil, scatter: 1.0)
+      # rates, blocks, scatter, ratio: what a first pass found, see Aligner.
+      def initialize(source, target, evidence, rates: AT_FIRST, blocks: nil, scatter: 1.0, ratio: nil)
         @source, @target, @evidence, @blocks = source, target, evidence, blocks
         @gain, @loss = rates.explained * DAMP, rates.unexplained * DAMP
-        @lengths = Lengths.new(source.lengths, target.lengths, scatter)
+        @lengths = Lengths.new(source.lengths, target.lengths, scatter, ratio)
         @source_weight, @target_weight = [source, target].map { |side| up_to(side.totals) }
         @source_length, @target_length = [source, target].map { |side| up_to(side.lengths) }
       end
@@ -84,14 +84,23 @@ module Glossema
         attr_reader :ratio
 
         # scatter: how much more or less lengths differ than the model says.
-        def initialize(sources, targets, scatter)
+        # ratio: characters of the target for one of the source, nil where no pairs are known yet.
+        def initialize(sources, targets, scatter, ratio)
           @scatter, @chances = scatter, []
-          all = [sources.sum, targets.sum]
-          @ratio = all.min.zero? ? 1.0 : (all.last / all.first.to_f).clamp(0.2, 5.0)
+          @ratio = (ratio || guessed(sources, targets)).clamp(0.2, 5.0)
           logs = targets.map { |length| Math.log(length) }
           @mean = logs.empty? ? 3.0 : logs.sum / logs.size
           spread = logs.empty? ? 1.0 : Math.sqrt(logs.sum { |log| (log - @mean)**2 } / logs.size)
           @spread = spread.clamp(0.5, 1.5)
+        end
+
+        # Of all of the text; where much of one side is missing, of what stands there.
+        def guessed(sources, targets)
+          return 1.0 if sources.empty? || targets.empty?
+
+          many = sources.size.fdiv(targets.size)
+          all = targets.sum.fdiv(sources.sum)
+          many.between?(0.6, 1.7) ? all : all * many
         end
 
         def score(one, other, count)
