@@ -6,11 +6,13 @@ module Glossema
       # Beads this explained teach the lexicon.
       PASSES = 2
 
-      # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories.
-      def initialize(sources, targets, given: [])
+      # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories; known: the
+      # same of texts that surely stand opposite, to learn words from.
+      def initialize(sources, targets, given: [], known: [])
         @pieces = [sources, targets]
         @source, @target = Side.new(sources), Side.new(targets)
         @lexicon = Lexicon.new(@source.frequencies, @target.frequencies, given: given)
+        @lexicon.learn(known.map { |pair| pair.map { |text| Tokens.of(text) } })
       end
 
       # [Bead …] in order: each segment stands in exactly one.
