@@ -49,6 +49,10 @@ Rails.application.routes.draw do
     end
     resources :termbase_acts, only: %i[show destroy]
     resources :term_candidates, only: :update
+    resources :alignments, only: %i[index show create update destroy] do
+      resource :edits, only: %i[create update destroy], controller: "alignment_edits"
+      resource :gift, only: :create, controller: "alignment_gifts"
+    end
     resource :machine_ledger, only: :show
     resources :machine_services, only: %i[index create update destroy] do
       post :try, on: :member

@@ -15,6 +15,7 @@ class User < ApplicationRecord
   has_many :memories, dependent: nil
   has_many :machine_services, dependent: :destroy
   has_many :termbases, dependent: nil
+  has_many :alignments, dependent: :destroy
   has_many :own_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }
 

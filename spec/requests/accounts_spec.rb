@@ -98,7 +98,7 @@ RSpec.describe "Accounts" do
       away = PutAway.note(owner, "project", name: "Gone", record: project)
       act = ProjectAct.note(project, owner, "rules")
       {
-        **numbers_of_counts, **numbers_of_terms, **numbers_of_reviews,
+        **numbers_of_counts, **numbers_of_terms, **numbers_of_reviews, **numbers_of_alignments,
         "notes" => Note.add(segment, "x", by: owner).id,
         "let_stands" => LetStand.create!(project: project, author: "x", code: "end-mark", digest: "x").id,
         "pretranslations" => ProjectAct.note(project, owner, "pretranslation").id,
@@ -118,6 +118,10 @@ RSpec.describe "Accounts" do
         by: owner)
       { "review_rounds" => round.id, "review_round_id" => round.id, "remarks" => remark.id,
         "passages" => project.segments.first.id }
+    end
+    let(:numbers_of_alignments) do
+      made = owner.alignments.create!(name: "x", source_lang: "en", target_lang: "it")
+      { "alignments" => made.id, "alignment_id" => made.id }
     end
     let(:numbers_of_counts) do
       client = owner.clients.create!(name: "Pell & Rook Ceramics")

@@ -1,0 +1,19 @@
+# What is confirmed of an alignment, given to a memory.
+module Api
+  class AlignmentGiftsController < BaseController
+    # params: memory_id, or name: of a memory that is made for it.
+    def create
+      alignment = current_user.alignments.find(params[:alignment_id])
+      memory = params[:memory_id] ? current_user.memories.present.find(params[:memory_id]) : made(alignment)
+      change = alignment.give(memory, by: current_user)
+      answer(MemoryChangeResource.new(change), status: :created)
+    end
+
+    private
+
+    def made(alignment)
+      current_user.memories.create!(name: params.require(:name),
+        **alignment.slice("source_lang", "target_lang").symbolize_keys)
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# Alignments of finished files: made of dropped ones, listed, named, given to a memory, taken away.
+module Api
+  class AlignmentsController < BaseController
+    FIELDS = %i[name subject client_id memory_id source_lang target_lang].freeze
+
+    def index = answer(AlignmentResource.new(current_user.alignments.order(id: :desc)))
+
+    # params: files; source_lang, target_lang: found where they are left out.
+    def create
+      dropped = Alignment::Dropped.new(current_user, uploads(:files))
+      made = dropped.make(source_lang: params[:source_lang].presence, target_lang: params[:target_lang].presence)
+      render json: { alignments: AlignmentResource.new(made).to_h, left: dropped.left(made) }, status: :created
+    end
+
+    # params: as: "tmx" or "xlsx", what is confirmed as a file.
+    def show
+      return send_file_of(params[:as]) if %w[tmx xlsx].include?(params[:as])
+
+      render json: { alignment: AlignmentResource.new(alignment).to_h, beads: alignment.beads }
+    end
+
+    # Another language: aligned anew. params: of FIELDS.
+    def update
+      given = params.permit(*FIELDS).to_h.symbolize_keys
+      current_user.memories.find(given[:memory_id]) if given[:memory_id]
+      current_user.clients.find(given[:client_id]) if given[:client_id]
+      alignment.update!(given)
+      if given.slice(:source_lang, :target_lang).any?
+        alignment.update!(state: "waiting")
+        AlignJob.perform_later(alignment)
+      end
+      answer(AlignmentResource.new(alignment))
+    end
+
+    def destroy
+      alignment.destroy!
+      head :no_content
+    end
+
+    private
+
+    def alignment = @alignment ||= current_user.alignments.find(params[:id])
+
+    def send_file_of(form)
+      send_data alignment.public_send(form), filename: "#{alignment.name}.#{form}",
+        type: "application/octet-stream"
+    end
+  end
+end

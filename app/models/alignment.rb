@@ -1,0 +1,82 @@
+# Two finished files, each other's translation, as beads that are confirmed, put right by hand, and given to a memory.
+class Alignment < ApplicationRecord
+  include Alignment::Editing
+  include Alignment::Leaving
+
+  STATES = %w[waiting aligning ready failed].freeze
+
+  belongs_to :user
+  belongs_to :client, optional: true
+  belongs_to :memory, optional: true
+  has_many :edits, class_name: "AlignmentEdit", dependent: :delete_all, inverse_of: :alignment
+  has_one_attached :source_file
+  has_one_attached :target_file
+
+  validates :state, inclusion: { in: STATES }
+  validates :name, presence: true
+
+  # Reads both files and aligns them. Keeps a sentence where that cannot be.
+  def align
+    update!(state: "aligning", message: nil)
+    segments = [[source_file, source_lang], [target_file, target_lang]].map { |file, lang| read(file, lang) }
+    update!(beads: told(segments), state: "ready", message: doubt(segments))
+    edits.delete_all
+  rescue Glossema::Refused => e
+    update!(state: "failed", message: e.message)
+  end
+
+  # {"pairs", "confirmed", "doubtful", "one_sided", "left"}
+  def counts
+    paired, single = beads.partition { |bead| Glossema::Alignment::Editing::SIDES.all? { |side| bead[side].any? } }
+    { pairs: paired.size, one_sided: single.size,
+      confirmed: beads.count { |bead| bead["state"] == "confirmed" },
+      left: beads.count { |bead| bead["state"] == "left" },
+      doubtful: beads.count { |bead| doubtful?(bead) } }
+  end
+
+  # Below this a pair is looked at.
+  DOUBTFUL = 0.75
+
+  private
+
+  def doubtful?(bead)
+    bead["state"].nil? && !bead["set"] && bead["probability"].to_f < DOUBTFUL
+  end
+
+  def read(file, lang)
+    document = Glossema::Document.new(file.download.b, name: file.filename.to_s, language: lang)
+    document.segments.reject { |segment| segment.content.text.strip.empty? }
+  end
+
+  def told(segments)
+    pieces = segments.map { |list| list.map { |segment| Glossema::Alignment::Piece.of(segment) } }
+    items = pieces.map { |list| list.map { |piece| piece.to_h.transform_keys(&:to_s) } }
+    Glossema::Alignment::Aligner.new(*pieces, given: terms).beads.map do |bead|
+      { "source" => items[0][bead.source], "target" => items[1][bead.target], "probability" => bead.probability,
+        "state" => nil, "set" => false, "note" => "" }
+    end
+  end
+
+  # What her termbases say of the two languages.
+  def terms
+    languages = [source_lang, target_lang].map { |lang| Glossema::Languages.primary(lang) }
+    rows = Term.joins(:entry).where(termbase_id: user.termbases.present.select(:id), forbidden: false)
+      .pluck(:term_entry_id, :lang, :text)
+    rows.group_by(&:first).flat_map do |_, own|
+      ones, others = languages.map do |lang|
+        own.select { |_, tag, _| Glossema::Languages.primary(tag) == lang }.map { |_, _, text| text.delete("*") }
+      end
+      ones.product(others)
+    end
+  end
+
+  FEW = 0.35
+  # A sentence where the two hardly belong together.
+  def doubt(segments)
+    sizes = segments.map(&:size)
+    return I18n.t("alignments.empty") if sizes.min.zero?
+
+    sure = beads.count { |bead| bead["probability"].to_f > DOUBTFUL && bead["source"].any? && bead["target"].any? }
+    I18n.t("alignments.unlike") if sure < sizes.min * FEW
+  end
+end

@@ -1,0 +1,66 @@
+# What was confirmed leaves: into a memory, as TMX, as XLSX.
+module Alignment::Leaving
+  HEADER = ["Source", "Target", "Probability", "Note"].freeze
+  WIDTHS = [70, 70, 12, 40].freeze
+
+  # Into a memory, as an act that is taken back there. Returns the MemoryChange. Raises Refused "align-none",
+  # "pair-wrong.alignment".
+  def give(memory, by:)
+    unless memory.fits?(source_lang, target_lang)
+      raise Glossema::Refused.new("pair-wrong.alignment", **memory.name_and_pair)
+    end
+
+    bytes = tmx(by: by)
+    change = memory.acts.new(user: by, kind: "import", state: "waiting", total: bytes.bytesize,
+      options: { "file" => "#{name}.tmx", "different" => "both" })
+    change.file.attach(io: StringIO.new(bytes), filename: "#{name}.tmx", identify: false)
+    change.save!
+    update!(memory: memory)
+    ImportUnitsJob.perform_later(change)
+    change
+  end
+
+  def tmx(by: user)
+    out = StringIO.new
+    Glossema::Exchange::Tmx.write(out, pairs(by), source_lang: source_lang, target_lang: target_lang)
+    out.string
+  end
+
+  def xlsx
+    rows = confirmed.map { |bead| [*texts(bead), bead["probability"], bead["note"]] }
+    TablesAsWorkbook.new.add("Pairs", HEADER, WIDTHS, rows).bytes
+  end
+
+  private
+
+  def confirmed
+    found = beads.select { |bead| bead["state"] == "confirmed" && bead["source"].any? && bead["target"].any? }
+    raise Glossema::Refused.new("align-none") if found.empty?
+
+    found
+  end
+
+  def texts(bead)
+    [%w[source], %w[target]].flatten.zip([source_lang, target_lang]).map do |side, lang|
+      contents = bead[side].map { |item| Glossema::Content.text(item["text"]) }
+      Glossema::Alignment::Pair.text(contents, lang)
+    end
+  end
+
+  # With who, when, client, subject, files, and both neighbours.
+  def pairs(by)
+    list = confirmed.map { |bead| texts(bead).map { |text| Glossema::Content.escape(text) } }
+    hashes = list.map { |source, _| MemoryUnit.hash_of(source).to_s(36) }
+    list.each_with_index.map do |(source, target), at|
+      beside = { "previous" => at.zero? ? nil : hashes[at - 1], "next" => hashes[at + 1] }
+      Glossema::Exchange::Tmx::Pair.new(source: source, target: target,
+        attributes: { **about(by), **beside }.compact)
+    end
+  end
+
+  def about(by)
+    { "author" => by.name, "created_at" => Time.current.utc.iso8601, "client" => client&.name,
+      "subject" => subject.presence, "origin" => "aligned",
+      "file" => [source_file, target_file].map { |file| file.filename.to_s }.join(" · ") }
+  end
+end
