@@ -1,4 +1,5 @@
-# Two finished files, each other's translation, as beads that are confirmed, put right by hand, and given to a memory.
+# Two finished files, each other's translation, as beads that are confirmed, put right by hand, and given to
+# a memory.
 class Alignment < ApplicationRecord
   include Alignment::Editing
   include Alignment::Leaving
@@ -19,7 +20,8 @@ class Alignment < ApplicationRecord
   def align
     update!(state: "aligning", message: nil)
     segments = [[source_file, source_lang], [target_file, target_lang]].map { |file, lang| read(file, lang) }
-    update!(beads: told(segments), state: "ready", message: doubt(segments))
+    self.beads = told(segments)
+    update!(state: "ready", message: doubt(segments))
     edits.delete_all
   rescue Glossema::Refused => e
     update!(state: "failed", message: e.message)
@@ -33,6 +35,9 @@ class Alignment < ApplicationRecord
       left: beads.count { |bead| bead["state"] == "left" },
       doubtful: beads.count { |bead| doubtful?(bead) } }
   end
+
+  # As the page shows them: which are to be looked at.
+  def shown(list = beads) = list.map { |bead| { **bead, "doubtful" => doubtful?(bead) } }
 
   # Below this a pair is looked at.
   DOUBTFUL = 0.75
@@ -76,7 +81,9 @@ class Alignment < ApplicationRecord
     sizes = segments.map(&:size)
     return I18n.t("alignments.empty") if sizes.min.zero?
 
-    sure = beads.count { |bead| bead["probability"].to_f > DOUBTFUL && bead["source"].any? && bead["target"].any? }
+    sure = beads.count { |bead|
+      bead["probability"].to_f > DOUBTFUL && bead["source"].any? && bead["target"].any?
+    }
     I18n.t("alignments.unlike") if sure < sizes.min * FEW
   end
 end

@@ -5,6 +5,8 @@ import { Check } from '../check/Check'
 import { CheckProfile } from '../check/profile/CheckProfile'
 import { CheckReport } from '../check/report/CheckReport'
 import { Words } from '../check/words/Words'
+import { Align } from '../align/Align'
+import { AlignmentView } from '../align/AlignmentView'
 import { Today } from '../today/Today'
 import { Clients } from '../clients/Clients'
 import { Client } from '../clients/Client'
@@ -43,6 +45,8 @@ export const Views = () => (
     <Route path="/memories/:id" element={<MemoryView />} />
     <Route path="/termbases" element={<Termbases />} />
     <Route path="/termbases/:id/:part?" element={<TermbaseView />} />
+    <Route path="/align" element={<Align />} />
+    <Route path="/align/:id" element={<AlignmentView />} />
     <Route path="/settings/rules" element={<Rules />} />
     <Route path="/settings/account" element={<Account />} />
     <Route path="/settings/machine" element={<Machine />} />

@@ -77,6 +77,9 @@ function Places() {
         <NavLink className={linkClass} to="/termbases">
           {t('app.termbases')}
         </NavLink>
+        <NavLink className={linkClass} to="/align">
+          {t('align.title')}
+        </NavLink>
       </nav>
       <div className="push" />
     </>

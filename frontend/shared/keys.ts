@@ -39,6 +39,13 @@ export const OUR_KEYS = {
   takeBack: 'Alt+Z',
   doAgain: 'Alt+Shift+Z',
   whatWasDone: 'Alt+Y',
+  pairSplit: 'S',
+  pairJoin: 'J',
+  pairOut: 'U',
+  pairUp: 'Alt+ArrowUp',
+  pairDown: 'Alt+ArrowDown',
+  pairWrite: 'E',
+  pairLeave: 'X',
 } as const
 
 export type Command = keyof typeof OUR_KEYS
@@ -75,6 +82,7 @@ export const GROUPS: Record<string, Command[]> = {
   offered: ['nextProposal', 'previousProposal', 'takeProposal', 'takeWords', 'addTerm'],
   beside: ['companion', 'apartWindow', 'lookUp', 'entry', 'past', 'note'],
   check: ['fix', 'letStand', 'toText', 'take', 'leave'],
+  align: ['pairSplit', 'pairJoin', 'pairOut', 'pairUp', 'pairDown', 'pairWrite', 'pairLeave'],
   whole: ['palette', 'sheet'],
 }
 

@@ -59,6 +59,8 @@ export const keys = {
   suggestions: (project: number, word: string) => ['suggestions', project, word] as const,
   rounds: (project: number) => ['rounds', project] as const,
   division: (project: number, ...asked: unknown[]) => ['division', project, ...asked] as const,
+  alignments: ['alignments'] as const,
+  alignment: (id: number) => ['alignment', id] as const,
   allRounds: ['rounds'] as const,
   round: (id: number) => ['round', id] as const,
   anyRound: ['round'] as const,

@@ -352,6 +352,14 @@ export interface Spot {
   to: number
   text: string
 }
+// How far an alignment is.
+export interface AlignmentCounts {
+  pairs: number
+  one_sided: number
+  confirmed: number
+  left: number
+  doubtful: number
+}
 // What a colleague may do in a pass inside.
 export type Right = 'read' | 'remark' | 'change'
 export type RoundState = 'out' | 'back' | 'closed'

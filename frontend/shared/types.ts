@@ -3,6 +3,7 @@ import type { MemoryUnit as StoredUnit, Version as StoredVersion } from './api-t
 import type { Difference } from './shapes'
 
 export type {
+  Alignment,
   Client,
   ClientPage,
   Delivery,

@@ -39,7 +39,9 @@ RSpec.describe "Alignments" do
       [%w[course-en.html course-it.html], %w[guide.html guide_it.html]]
     )
     get "/api/alignments"
-    expect(body.map { |one| one.values_at("state", "source_lang", "target_lang") }.uniq).to eq([%w[ready en-GB it-IT]])
+    expect(body.map { |one|
+      one.values_at("state", "source_lang", "target_lang")
+    }.uniq).to eq([%w[ready en-GB it-IT]])
     expect(body.last["counts"]).to include("pairs" => 6, "confirmed" => 0)
     expect(beads.first).to eq([["Guide page, spring"], ["Pagina del guida, primavera"]])
   end
@@ -91,7 +93,9 @@ RSpec.describe "Alignments" do
     confirmed = body["alignment"]["counts"]["confirmed"]
     expect(confirmed).to be >= 4
     patch "/api/alignments/#{alignment.id}", params: { subject: "Pottery" }, as: :json
-    perform_enqueued_jobs { post "/api/alignments/#{alignment.id}/gift", params: { name: "Kilns" }, as: :json }
+    perform_enqueued_jobs {
+      post "/api/alignments/#{alignment.id}/gift", params: { name: "Kilns" }, as: :json
+    }
     memory = user.memories.find_by(name: "Kilns")
     expect(memory.units.count).to eq(confirmed)
     unit = memory.units.find_by(source: "What you will make")

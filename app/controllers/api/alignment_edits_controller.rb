@@ -1,7 +1,8 @@
 # Acts on the beads of an alignment: done, taken back, done again.
 module Api
   class AlignmentEditsController < BaseController
-    # params: act, at and what it needs, see Glossema::Alignment::Editing; or above: all surer ones are confirmed.
+    # params: act, at and what it needs, see Glossema::Alignment::Editing; or above: all surer ones are
+    # confirmed.
     def create
       render_told do |alignment|
         if params[:above]
@@ -23,7 +24,9 @@ module Api
 
     def render_told
       alignment = current_user.alignments.find(params[:alignment_id])
-      replaced = alignment.with_lock { yield(alignment) }
+      replaced = alignment.with_lock { yield(alignment) }.map do |one|
+        { **one, beads: alignment.shown(one[:beads]) }
+      end
       render json: { replaced: replaced, alignment: AlignmentResource.new(alignment).to_h }
     end
   end

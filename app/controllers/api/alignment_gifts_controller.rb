@@ -5,8 +5,8 @@ module Api
     def create
       alignment = current_user.alignments.find(params[:alignment_id])
       memory = params[:memory_id] ? current_user.memories.present.find(params[:memory_id]) : made(alignment)
-      change = alignment.give(memory, by: current_user)
-      answer(MemoryChangeResource.new(change), status: :created)
+      alignment.give(memory, by: current_user)
+      answer(AlignmentResource.new(alignment), status: :created)
     end
 
     private

@@ -8,15 +8,17 @@ module Api
     # params: files; source_lang, target_lang: found where they are left out.
     def create
       dropped = Alignment::Dropped.new(current_user, uploads(:files))
-      made = dropped.make(source_lang: params[:source_lang].presence, target_lang: params[:target_lang].presence)
-      render json: { alignments: AlignmentResource.new(made).to_h, left: dropped.left(made) }, status: :created
+      made = dropped.make(source_lang: params[:source_lang].presence,
+        target_lang: params[:target_lang].presence)
+      render json: { alignments: AlignmentResource.new(made).to_h, left: dropped.left(made) },
+        status: :created
     end
 
     # params: as: "tmx" or "xlsx", what is confirmed as a file.
     def show
       return send_file_of(params[:as]) if %w[tmx xlsx].include?(params[:as])
 
-      render json: { alignment: AlignmentResource.new(alignment).to_h, beads: alignment.beads }
+      render json: { alignment: AlignmentResource.new(alignment).to_h, beads: alignment.shown }
     end
 
     # Another language: aligned anew. params: of FIELDS.

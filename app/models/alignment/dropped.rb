@@ -58,7 +58,8 @@ class Alignment::Dropped
   def regional(lang) = USUAL.fetch(lang, lang)
 
   def alignment(one, other, source, target)
-    made = @user.alignments.new(name: File.basename(one.first, ".*"), source_lang: source, target_lang: target)
+    made = @user.alignments.new(name: File.basename(one.first, ".*"), source_lang: source,
+      target_lang: target)
     { source_file: one, target_file: other }.each do |slot, (name, bytes)|
       made.public_send(slot).attach(io: StringIO.new(bytes), filename: name, identify: false)
     end

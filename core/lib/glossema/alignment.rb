@@ -4,6 +4,7 @@ module Glossema
   end
 end
 
-%w[bead tokens lexicon side band evidence costs shares search posterior pair aligner editing anew pairing].each { |name|
+%w[bead tokens lexicon side band evidence costs shares search posterior pair aligner editing anew
+   pairing].each { |name|
   require "glossema/alignment/#{name}"
 }

@@ -31,7 +31,8 @@ RSpec.describe Glossema::Alignment::Editing do
     [:down, 2, { side: "target" }] => [[%w[A B], %w[1 2]], [%w[C], []], [%w[D], []], [[], ["3 and 4"]]],
     [:cut, 2, { side: "target", index: 0, offset: 2 }] =>
       [[%w[A B], %w[1 2]], [%w[C], []], [%w[D], ["3", "and 4"]]],
-    [:write, 1, { side: "source", index: 0, text: " c " }] => [[%w[A B], %w[1 2]], [%w[c], []], [%w[D], ["3 and 4"]]]
+    [:write, 1,
+     { side: "source", index: 0, text: " c " }] => [[%w[A B], %w[1 2]], [%w[c], []], [%w[D], ["3 and 4"]]]
   }.each do |(act, at, given), expected|
     it("does #{act} at #{at} #{given}") { expect(done(act, at, **given)).to eq(expected) }
   end
@@ -49,7 +50,9 @@ RSpec.describe Glossema::Alignment::Editing do
 
   it "refuses to take out of the middle" do
     beads[0]["source"] << item("B2")
-    expect { done(:take_out, 0, side: "source", index: 1) }.to raise_error(Glossema::Refused, /first or the last/)
+    expect {
+      done(:take_out, 0, side: "source", index: 1)
+    }.to raise_error(Glossema::Refused, /first or the last/)
   end
 
   it "confirms, leaves out and opens again, and keeps a note" do
@@ -63,9 +66,17 @@ RSpec.describe Glossema::Alignment::Editing do
 
   it "keeps every text, in order, whatever is done" do
     random = Random.new(4)
-    list = Array.new(12) { |at| bead(["s#{at}a", "s#{at}b"].first(random.rand(3)), ["t#{at}"].first(random.rand(2))) }
+    list = Array.new(12) { |at|
+      bead(["s#{at}a", "s#{at}b"].first(random.rand(3)), ["t#{at}"].first(random.rand(2)))
+    }
     list.reject! { |one| told([one]).flatten.empty? }
-    order = %w[source target].to_h { |side| [side, list.flat_map { |one| one[side].map { |item| item["text"] } }] }
+    order = %w[source target].to_h { |side|
+      [side, list.flat_map { |one|
+        one[side].map { |item|
+          item["text"]
+        }
+      }]
+    }
     200.times do
       act = %w[join split take_out down up confirm leave].sample(random: random)
       replaced = described_class.new(list).act(act, random.rand(list.size),
@@ -74,7 +85,13 @@ RSpec.describe Glossema::Alignment::Editing do
     rescue Glossema::Refused
       next
     ensure
-      order.each { |side, all| expect(list.flat_map { |one| one[side].map { |item| item["text"] } }).to eq(all) }
+      order.each { |side, all|
+        expect(list.flat_map { |one|
+          one[side].map { |item|
+            item["text"]
+          }
+        }).to eq(all)
+      }
     end
   end
 

@@ -100,7 +100,8 @@ module Glossema
       def apart
         raise Refused.new("bead-single") if SIDES.any? { |side| @bead[side].empty? }
 
-        replace(by_hand({ "source" => @bead["source"] }, [@bead["note"]]), by_hand("target" => @bead["target"]))
+        replace(by_hand({ "source" => @bead["source"] }, [@bead["note"]]),
+          by_hand("target" => @bead["target"]))
       end
 
       def item_place

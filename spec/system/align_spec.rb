@@ -1,0 +1,111 @@
+# A whole alignment by keyboard: files dropped, the doubtful walked, put right, confirmed, into a memory
+# that then gives a match.
+RSpec.describe "Align" do
+  let(:user) { make_user }
+  let(:alignment) { user.alignments.last }
+  let(:english) do
+    "<h1>Course page, spring</h1><p>What you will make</p><p>In six evenings you throw and fire a set of 4 bowls.</p>" \
+      "<p>Bring an apron and a towel. We have everything else.</p><p>The kiln is fired to 980 °C.</p>" \
+      "<p>Prices include clay, glazes and both firings.</p>"
+  end
+  let(:italian) do
+    "<h1>Pagina del corso, primavera</h1><p>Che cosa realizzerete</p><p>In sei serate si torniscono e cuociono 4 ciotole." \
+      "</p><p>Portate un grembiule e un asciugamano: al resto pensiamo noi.</p><p>Il forno arriva a 980 °C.</p>" \
+      "<p>I prezzi comprendono argilla, smalti e le due cotture.</p>"
+  end
+
+  def on_disk_beads
+    Alignment.uncached { Alignment.find(alignment.id).beads }.map do |bead|
+      [bead["source"].map { |item| item["text"] }, bead["target"].map { |item| item["text"] }, bead["state"]]
+    end
+  end
+
+  def drop
+    paths = { "course-en.html" => english, "course-it.html" => italian }.map do |name, text|
+      File.join(Dir.mktmpdir, name).tap { |path| File.write(path, text) }
+    end
+    find(".align-list .drop input", visible: :all).set(paths)
+    expect(page).to have_link("course-en")
+    perform_until { page.has_text?("confirmed", wait: 0.2) }
+  end
+
+  def perform_until
+    30.times do
+      return if yield
+    end
+  end
+
+  before do
+    sign_in(user)
+    click_link "Align"
+    expect(page).to have_text("Nothing is aligned yet")
+    expect(faults).to eq([])
+    drop
+    click_link "course-en"
+    expect(page).to have_css(".bead", minimum: 5)
+  end
+
+  it "goes from two files to a memory that gives a match" do
+    expect(faults).to eq([])
+    press(:arrow_down)
+    expect(page).to have_css(".bead-card", text: "Course page, spring")
+    expect(faults).to eq([])
+    press(:control, :enter)
+    expect(page).to have_css(".bead.confirmed", text: "Course page, spring")
+    click_button "Confirm all above"
+    eventually { expect(on_disk_beads.count { |bead| bead.last == "confirmed" }).to be >= 3 }
+    press(:alt, "z")
+    eventually { expect(on_disk_beads.count { |bead| bead.last == "confirmed" }).to eq(1) }
+    press(:alt, :shift, "z")
+    eventually { expect(on_disk_beads.count { |bead| bead.last == "confirmed" }).to be >= 3 }
+    find(".in-place", text: "a new memory").click
+    type("Courses")
+    press(:enter)
+    click_button "Put into the memory"
+    expect(page).to have_text(/go(es)? into “Courses”/)
+    memory = Memory.uncached { user.memories.find_by(name: "Courses") }
+    eventually { expect(memory.units.where(origin: "aligned").count).to be >= 3 }
+    project = make_project(user, "<p>What you will make</p>", name: "new.html",
+      memories: [{ "memory_id" => memory.id, "learns" => "never" }])
+    visit "/projects/#{project.id}/translate"
+    expect(page).to have_css(".card .proposals", text: "Che cosa realizzerete")
+  end
+
+  it "is put right by key: joined, split, moved, cut, written, left out, with a note" do
+    find("button.bead", text: "Bring an apron").click
+    expect(page).to have_css(".bead-card", text: "Bring an apron")
+    together = on_disk_beads.find { |bead| bead.first.include?("Bring an apron and a towel.") }
+    if together.first.size == 1
+      press("j")
+      eventually {
+        expect(on_disk_beads.map(&:first)).to include(["Bring an apron and a towel.",
+                                                       "We have everything else."])
+      }
+    end
+    press("s")
+    eventually {
+      expect(on_disk_beads.map(&:first)).to include(["Bring an apron and a towel."],
+        ["We have everything else."])
+    }
+    press("e")
+    expect(page).to have_css(".bead-card textarea:focus")
+    press(:control, "a")
+    type("Bring an apron.")
+    press(:enter)
+    eventually { expect(on_disk_beads.map(&:first)).to include(["Bring an apron."]) }
+    press("x")
+    eventually { expect(on_disk_beads.find { |bead| bead.first == ["Bring an apron."] }.last).to eq("left") }
+    expect(page).to have_css(".bead-card .acts", text: "Take in again")
+    click_button "Note: note"
+    type("ask Ada")
+    press(:enter)
+    eventually {
+      expect(Alignment.uncached {
+        Alignment.find(alignment.id).beads
+      }.map { |bead| bead["note"] }).to include("ask Ada")
+    }
+    click_button "one-sided"
+    expect(page).to have_text(/nothing opposite|There is nothing of this kind/)
+    expect(faults).to eq([])
+  end
+end
