@@ -364,7 +364,7 @@ CREATE INDEX "index_notes_on_document_id" ON "notes" ("document_id");
 CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
 CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
 CREATE INDEX "index_notes_on_review_round_id" ON "notes" ("review_round_id");
-CREATE TABLE IF NOT EXISTS "alignments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "memory_id" integer, "name" varchar NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "beads" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_8369ecaa38"
+CREATE TABLE IF NOT EXISTS "alignments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "memory_id" integer, "project_id" integer, "name" varchar NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "beads" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_8369ecaa38"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 , CONSTRAINT "fk_rails_b732345760"
@@ -373,10 +373,14 @@ FOREIGN KEY ("client_id")
  ON DELETE SET NULL, CONSTRAINT "fk_rails_802259f3ed"
 FOREIGN KEY ("memory_id")
   REFERENCES "memories" ("id")
+ ON DELETE SET NULL, CONSTRAINT "fk_rails_220e92f6d4"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
  ON DELETE SET NULL);
 CREATE INDEX "index_alignments_on_user_id" ON "alignments" ("user_id");
 CREATE INDEX "index_alignments_on_client_id" ON "alignments" ("client_id");
 CREATE INDEX "index_alignments_on_memory_id" ON "alignments" ("memory_id");
+CREATE INDEX "index_alignments_on_project_id" ON "alignments" ("project_id");
 CREATE TABLE IF NOT EXISTS "alignment_edits" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "alignment_id" integer NOT NULL, "act" varchar NOT NULL, "replaced" json DEFAULT '[]' NOT NULL, "undone" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_df7226cdbd"
 FOREIGN KEY ("alignment_id")
   REFERENCES "alignments" ("id")

@@ -51,11 +51,24 @@ module Demo
       make_service
       make_notes(manual)
       Review.new(guide, @user).run
+      align_course
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
     end
 
     private
+
+    # The course page in two languages: a paragraph is missing on one side, two sentences are one on the other.
+    def align_course
+      made = @user.alignments.new(name: "Course page, spring", source_lang: "en-GB", target_lang: "it-IT",
+        client: @clients[PELL], subject: "Pottery")
+      { source_file: "course-en.html", target_file: "course-it.html" }.each do |slot, name|
+        made.public_send(slot).attach(io: File.open(File.join(TEXTS, name)), filename: name, identify: false)
+      end
+      made.save!
+      made.align
+      8.times { |at| made.act("confirm", at, {}) }
+    end
 
     def set_up_office
       @office = Office.new(@user)

@@ -9,6 +9,7 @@ class Alignment < ApplicationRecord
   belongs_to :user
   belongs_to :client, optional: true
   belongs_to :memory, optional: true
+  belongs_to :project, optional: true
   has_many :edits, class_name: "AlignmentEdit", dependent: :delete_all, inverse_of: :alignment
   has_one_attached :source_file
   has_one_attached :target_file
@@ -23,6 +24,7 @@ class Alignment < ApplicationRecord
     self.beads = told(segments)
     update!(state: "ready", message: doubt(segments))
     edits.delete_all
+    serve if project && memory.nil?
   rescue Glossema::Refused => e
     update!(state: "failed", message: e.message)
   end
@@ -34,6 +36,14 @@ class Alignment < ApplicationRecord
       confirmed: beads.count { |bead| bead["state"] == "confirmed" },
       left: beads.count { |bead| bead["state"] == "left" },
       doubtful: beads.count { |bead| doubtful?(bead) } }
+  end
+
+  # Are the languages others now, not only of another region?
+  def other_languages?
+    %w[source_lang target_lang].any? do |field|
+      before, now = changes[field]
+      before && Glossema::Languages.primary(before) != Glossema::Languages.primary(now)
+    end
   end
 
   # As the page shows them: which are to be looked at.
@@ -56,10 +66,18 @@ class Alignment < ApplicationRecord
   def told(segments)
     pieces = segments.map { |list| list.map { |segment| Glossema::Alignment::Piece.of(segment) } }
     items = pieces.map { |list| list.map { |piece| piece.to_h.transform_keys(&:to_s) } }
-    Glossema::Alignment::Aligner.new(*pieces, given: terms).beads.map do |bead|
-      { "source" => items[0][bead.source], "target" => items[1][bead.target], "probability" => bead.probability,
-        "state" => nil, "set" => false, "note" => "" }
+    Glossema::Alignment::Aligner.new(*pieces, given: terms, known: known).beads.map do |bead|
+      { "source" => items[0][bead.source], "target" => items[1][bead.target], "state" => nil,
+        "probability" => bead.probability, "set" => false, "note" => "" }
     end
+  end
+
+  # So many units of her memories of the two languages teach the words; those used last first.
+  LEARNED = 4000
+  def known
+    memories = user.memories.present.select { |memory| memory.fits?(source_lang, target_lang) }
+    units = MemoryUnit.where(memory_id: memories.map(&:id)).order(updated_at: :desc).limit(LEARNED)
+    units.pluck(:source, :target).map { |pair| pair.map { |text| Glossema::Content.plain(text) } }
   end
 
   # What her termbases say of the two languages.

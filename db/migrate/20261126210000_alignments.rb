@@ -5,6 +5,8 @@ class Alignments < ActiveRecord::Migration[7.2]
       t.references :user, null: false, foreign_key: true
       t.references :client, foreign_key: { on_delete: :nullify }
       t.references :memory, foreign_key: { on_delete: :nullify }
+      # Whose older translation it is: it becomes a memory of the project by itself.
+      t.references :project, foreign_key: { on_delete: :nullify }
       t.string :name, null: false
       t.string :subject, null: false, default: ""
       t.string :source_lang, null: false

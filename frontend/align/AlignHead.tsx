@@ -1,13 +1,18 @@
 // Above an alignment: the files, how far it is, what is shown, where it goes.
+import { useQueryClient } from '@tanstack/react-query'
 import { InputNumber } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { KEYS } from '../shared/keys'
-import { languageName } from '../shared/languages'
+import { languageOptions } from '../shared/languages'
+import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { Key } from '../shared/parts/Key'
+import { keys } from '../shared/queryKeys'
+import type { Alignment } from '../shared/types'
+import { useAct } from '../shared/useAct'
 import { Giving } from './Giving'
-import type { AlignmentPage } from './queries'
+import { changeAlignment, SIDES, type AlignmentPage } from './queries'
 import type { Aligning, Narrowed } from './useAligning'
 
 interface Props {
@@ -21,15 +26,15 @@ const STEP = 0.05
 export function AlignHead({ page, aligning }: Props) {
   const { t } = useTranslation()
   const { alignment } = page
-  const { counts, source_file, target_file, source_lang, target_lang } = alignment
+  const { counts, source_file, target_file } = alignment
   return (
     <>
       <header>
         <div>
           <h1>{alignment.name}</h1>
           <p className="small quiet">
-            {t('align.files', { source: source_file, target: target_file })} · {languageName(source_lang)} →{' '}
-            {languageName(target_lang)} · <Giving alignment={alignment} />
+            {t('align.files', { source: source_file, target: target_file })} ·{' '}
+            <Languages alignment={alignment} /> · <Giving alignment={alignment} />
           </p>
         </div>
         <div className="amounts">
@@ -65,6 +70,34 @@ export function AlignHead({ page, aligning }: Props) {
           </button>
         </p>
       </div>
+    </>
+  )
+}
+
+// Another language, and all of it is aligned anew; another region changes nothing.
+function Languages({ alignment }: { alignment: Alignment }) {
+  const { t } = useTranslation()
+  const { act } = useAct()
+  const cache = useQueryClient()
+  const change = (fields: object) =>
+    void act(async () => {
+      await changeAlignment(alignment.id, fields)
+      await cache.invalidateQueries({ queryKey: keys.alignment(alignment.id) })
+    })
+  return (
+    <>
+      {SIDES.map((side, index) => (
+        <span key={side}>
+          {index > 0 && ' → '}
+          <ChoiceInPlace
+            label={t(`align.language.${side}`)}
+            blank=""
+            value={alignment[`${side}_lang`]}
+            options={languageOptions}
+            onChange={(tag) => change({ [`${side}_lang`]: tag })}
+          />
+        </span>
+      ))}
     </>
   )
 }

@@ -3,14 +3,14 @@ import { App } from 'antd'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { useMemoriesOfPair } from '../brief/queries'
 import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { keys } from '../shared/queryKeys'
 import type { Alignment } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { useOffer } from '../shared/useOffer'
-import { changeAlignment, fileAddress, give } from './queries'
+import { changeAlignment, fileAddress, give, takeGiftBack } from './queries'
 
 export function Giving({ alignment }: { alignment: Alignment }) {
   const { t } = useTranslation()
@@ -36,6 +36,7 @@ export function Giving({ alignment }: { alignment: Alignment }) {
       <button type="button" className="link" disabled={counts.confirmed === 0} onClick={put}>
         {t('align.give')}
       </button>{' '}
+      <Given alignment={alignment} />
       {counts.confirmed > 0 && (
         <>
           <a className="link" href={fileAddress(alignment.id, 'tmx')} download>
@@ -47,6 +48,37 @@ export function Giving({ alignment }: { alignment: Alignment }) {
         </>
       )}
     </>
+  )
+}
+
+// What became of it, with the way back.
+function Given({ alignment }: { alignment: Alignment }) {
+  const { t } = useTranslation()
+  const { act } = useAct()
+  const cache = useQueryClient()
+  const { gift, memory_id, id } = alignment
+  if (!gift) return null
+  const { change, state, added, same, updated, left } = gift
+  const takeBack = () =>
+    void act(async () => {
+      await takeGiftBack(change)
+      await cache.invalidateQueries({ queryKey: keys.alignment(id) })
+    })
+  return (
+    <span role="status">
+      {state === 'done' ? (
+        <>
+          <Link className="plain-link" to={`/memories/${memory_id}`}>
+            {t('align.gift', { added, same, updated, left })}
+          </Link>{' '}
+          <button type="button" className="link" onClick={takeBack}>
+            {t('align.takeBack')}
+          </button>
+        </>
+      ) : (
+        t('align.giftBusy')
+      )}{' '}
+    </span>
   )
 }
 

@@ -36,7 +36,8 @@ export interface Edited {
 }
 
 const OFTEN = 1200
-const isBusy = ({ state }: Alignment) => state === 'waiting' || state === 'aligning'
+const BUSY = ['waiting', 'aligning', 'running']
+const isBusy = ({ state, gift }: Alignment) => BUSY.includes(state) || BUSY.includes(gift?.state ?? '')
 
 export const useAlignments = () =>
   useQuery({
@@ -52,8 +53,10 @@ export const useAlignment = (id: number) =>
     refetchInterval: ({ state }) => (state.data && isBusy(state.data.alignment) ? OFTEN : false),
   })
 
-export function drop(files: File[]) {
+// project: whose older translation they are.
+export function drop(files: File[], project?: number) {
   const form = new FormData()
+  if (project !== undefined) form.append('project_id', String(project))
   files.forEach((file) => form.append('files[]', file))
   return api.post<{ alignments: Alignment[]; left: string[] }>('/alignments', form)
 }
@@ -76,4 +79,5 @@ export const undo = (id: number) => api.delete<Edited>(`/alignments/${id}/edits`
 export const redo = (id: number) => api.patch<Edited>(`/alignments/${id}/edits`)
 export const give = (id: number, into: { memory_id: number } | { name: string }) =>
   api.post<Alignment>(`/alignments/${id}/gift`, into)
+export const takeGiftBack = (change: number) => api.delete(`/changes/${change}`)
 export const fileAddress = (id: number, as: 'tmx' | 'xlsx') => `/api/alignments/${id}?as=${as}`

@@ -2,6 +2,7 @@
 import { useTranslation } from 'react-i18next'
 import type { AttachedMemory, Memory, Project } from '../shared/types'
 import { AddMemory } from './AddMemory'
+import { OlderTranslation } from './OlderTranslation'
 import type { Change } from './Brief'
 import { makeMemory, useMemoriesOfPair } from './queries'
 import { StockRow } from './StockRow'
@@ -91,6 +92,7 @@ function Paired({ project, change, attempt }: Props) {
           }
         />
       </p>
+      <OlderTranslation project={project.id} />
       {project.proposed.as_in && !fixed && rows.length > 0 && (
         <p className="small quiet as-in">{t('brief.asIn', { reference: project.proposed.as_in })}</p>
       )}

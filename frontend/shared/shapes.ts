@@ -352,6 +352,15 @@ export interface Spot {
   to: number
   text: string
 }
+// What became of pairs that were put into a memory.
+export interface Gift {
+  change: number
+  state: string
+  added: number
+  same: number
+  updated: number
+  left: number
+}
 // How far an alignment is.
 export interface AlignmentCounts {
   pairs: number

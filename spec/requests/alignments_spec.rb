@@ -2,17 +2,20 @@
 RSpec.describe "Alignments" do
   let(:user) { make_user }
   let(:english) do
-    "<h1>Course page, spring</h1><p>What you will make</p><p>The kiln is fired to 980 °C. Bring an apron and a " \
-      "towel for the clay.</p><p>Prices include clay, glazes and both firings.</p><p>Ask Ada Rook at Mill Lane 12.</p>"
+    page("Course page, spring", "What you will make",
+      "The kiln is fired to 980 °C. Bring an apron and a towel for the clay.",
+      "Prices include clay, glazes and both firings.", "Ask Ada Rook at Mill Lane 12.")
   end
   let(:italian) do
-    "<h1>Pagina del corso, primavera</h1><p>Che cosa realizzerete</p><p>Il forno arriva a 980 °C. Portate un grembiule " \
-      "e un asciugamano per l’argilla.</p><p>I prezzi comprendono argilla, smalti e cotture.</p>" \
-      "<p>Chiedete ad Ada Rook, Mill Lane 12.</p>"
+    page("Pagina del corso, primavera", "Che cosa realizzerete",
+      "Il forno arriva a 980 °C. Portate un grembiule e un asciugamano per l’argilla.",
+      "I prezzi comprendono argilla, smalti e cotture.", "Chiedete ad Ada Rook, Mill Lane 12.")
   end
   let(:alignment) { user.alignments.last }
 
   before { sign_in(user) }
+
+  def page(title, *texts) = "<h1>#{title}</h1>#{texts.map { |text| "<p>#{text}</p>" }.join}"
 
   def drop(files = { "course-en.html" => english, "course-it.html" => italian }, **more)
     perform_enqueued_jobs do
@@ -49,8 +52,8 @@ RSpec.describe "Alignments" do
   {
     "align-few" => { "a.html" => "<p>One sentence that is long enough to be told.</p>" },
     "align-same" => { "a.html" => "<p>The same text twice.</p>", "b.html" => "<p>The same text twice.</p>" },
-    "align-languages" => { "a.html" => "<p>The kiln is fired twice, and then it cools for the whole night.</p>",
-                           "b.html" => "<p>The clay is mixed with water, and then it rests for a week or so.</p>" },
+    "align-languages" => { "a.html" => "<p>The kiln is fired twice, and then it cools all night.</p>",
+                           "b.html" => "<p>The clay is mixed with water, and then it rests for a week.</p>" },
     "no-text" => { "a.html" => "<p>The kiln is fired twice, and then it cools.</p>", "b.html" => "<p></p>" }
   }.each do |code, files|
     it "refuses #{files.size} files: #{code}" do
@@ -60,8 +63,9 @@ RSpec.describe "Alignments" do
   end
 
   it "says where two files hardly belong together" do
-    drop({ "a.html" => english, "b.html" => "<p>Il gatto dorme sul divano.</p><p>Domani piove forte su tutta la costa.</p>" },
-      source_lang: "en", target_lang: "it")
+    course = Rails.root.join("demo/texts/course-en.html").read
+    other = Rails.root.join("demo/texts/manual.tsv").readlines.filter_map { |line| line.chomp.split("\t")[2] }
+    drop({ "a.html" => course, "b.html" => page(*other.first(60)) }, source_lang: "en", target_lang: "it")
     expect(alignment.message).to include("are they the right ones")
   end
 
@@ -102,11 +106,39 @@ RSpec.describe "Alignments" do
     expect(unit).to have_attributes(target: "Che cosa realizzerete", origin: "aligned", subject: "Pottery",
       author: user.name, file: "course-en.html · course-it.html", previous_hash: a_kind_of(Integer),
       next_hash: a_kind_of(Integer))
-    perform_enqueued_jobs { delete "/api/changes/#{memory.acts.last.id}" }
+    get "/api/alignments/#{alignment.id}"
+    expect(body["alignment"]["gift"]).to include("added" => confirmed, "same" => 0, "state" => "done")
+    perform_enqueued_jobs { delete "/api/changes/#{body["alignment"]["gift"]["change"]}" }
+    get "/api/alignments/#{alignment.id}"
+    expect(body["alignment"]["gift"]).to be_nil
     expect(memory.units.count).to eq(0)
     other = user.memories.create!(name: "Dutch", source_lang: "en-GB", target_lang: "nl-NL")
     post "/api/alignments/#{alignment.id}/gift", params: { memory_id: other.id }, as: :json
     expect(body["error"]["code"]).to eq("pair-wrong")
+  end
+
+  it "serve a project as its older translation at once" do
+    project = make_project(user, page("Course page, autumn", "What you will make"), name: "new.html")
+    files = { "old-en.html" => english, "old-it.html" => italian }.map { |name, bytes| upload(bytes, name) }
+    perform_enqueued_jobs { post "/api/alignments", params: { project_id: project.id, files: files } }
+    memory = alignment.reload.memory
+    expect(project.attachments.reload.map(&:memory)).to include(memory)
+    expect(memory.units.pluck(:source)).to include("What you will make")
+    segment = project.segments.find_by(source: "What you will make")
+    get "/api/segments/#{segment.id}/proposals"
+    expect(body["proposals"].first).to include("target" => "Che cosa realizzerete", "score" => a_value >= 95)
+  end
+
+  it "are aligned anew in another language, and stay as they are in another region" do
+    drop
+    edit("confirm", 0)
+    patch "/api/alignments/#{alignment.id}", params: { target_lang: "it-CH" }, as: :json
+    expect(alignment.reload).to have_attributes(state: "ready", target_lang: "it-CH")
+    expect(alignment.counts[:confirmed]).to eq(1)
+    perform_enqueued_jobs {
+      patch "/api/alignments/#{alignment.id}", params: { target_lang: "es" }, as: :json
+    }
+    expect(alignment.reload.counts[:confirmed]).to eq(0)
   end
 
   it "leave as TMX and XLSX, and go away" do

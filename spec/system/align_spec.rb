@@ -4,15 +4,18 @@ RSpec.describe "Align" do
   let(:user) { make_user }
   let(:alignment) { user.alignments.last }
   let(:english) do
-    "<h1>Course page, spring</h1><p>What you will make</p><p>In six evenings you throw and fire a set of 4 bowls.</p>" \
-      "<p>Bring an apron and a towel. We have everything else.</p><p>The kiln is fired to 980 °C.</p>" \
-      "<p>Prices include clay, glazes and both firings.</p>"
+    html("Course page, spring", "What you will make", "In six evenings you throw and fire a set of 4 bowls.",
+      "Bring an apron and a towel. We have everything else.", "The kiln is fired to 980 °C.",
+      "Prices include clay, glazes and both firings.")
   end
   let(:italian) do
-    "<h1>Pagina del corso, primavera</h1><p>Che cosa realizzerete</p><p>In sei serate si torniscono e cuociono 4 ciotole." \
-      "</p><p>Portate un grembiule e un asciugamano: al resto pensiamo noi.</p><p>Il forno arriva a 980 °C.</p>" \
-      "<p>I prezzi comprendono argilla, smalti e le due cotture.</p>"
+    html("Pagina del corso, primavera", "Che cosa realizzerete",
+      "In sei serate si torniscono e cuociono 4 ciotole.",
+      "Portate un grembiule e un asciugamano: al resto pensiamo noi.", "Il forno arriva a 980 °C.",
+      "I prezzi comprendono argilla, smalti e le due cotture.")
   end
+
+  def html(title, *texts) = "<h1>#{title}</h1>#{texts.map { |text| "<p>#{text}</p>" }.join}"
 
   def on_disk_beads
     Alignment.uncached { Alignment.find(alignment.id).beads }.map do |bead|

@@ -17,6 +17,17 @@ RSpec.describe "Every view" do
   end
   let(:quote) { Quote.keep(report.reload, rates: { "currency" => "EUR", "rate" => "0.1" }, shown: "2.80") }
 
+  let(:alignment) do
+    made = user.alignments.new(name: "Course page", source_lang: "en-GB", target_lang: "it-IT")
+    { source_file: "course-en.html", target_file: "course-it.html" }.each do |slot, name|
+      made.public_send(slot).attach(io: Rails.root.join("demo/texts", name).open, filename: name,
+        identify: false)
+    end
+    made.save!
+    made.align
+    made
+  end
+
   def views
     {
       "/" => ".today h1",
@@ -30,6 +41,9 @@ RSpec.describe "Every view" do
       "/termbases/#{termbase.id}" => ".entry",
       "/memories" => "main h1",
       "/memories/#{memory.id}" => ".units",
+      "/align" => ".align-list li",
+      "/align/#{alignment.id}" => ".bead",
+      "/projects/#{project.id}/review" => ".passage",
       "/projects/#{project.id}/brief" => ".brief .files",
       "/projects/#{project.id}/translate" => ".card",
       "/projects/#{project.id}/deliver" => "main h1",
@@ -53,6 +67,7 @@ RSpec.describe "Every view" do
     quote
     Note.add(project.segments.first, "Which deck?", by: user, kind: "question")
     project.segments.order(:position).first.confirm("Il pianale posteriore.", by: user, origin: {})
+    ReviewRound.begin_inside(project, by: user)
     sign_in(user)
   end
 

@@ -5,11 +5,13 @@ module Api
 
     def index = answer(AlignmentResource.new(current_user.alignments.order(id: :desc)))
 
-    # params: files; source_lang, target_lang: found where they are left out.
+    # params: files; source_lang, target_lang: found where they are left out; project_id: of the project whose
+    # older translation they are.
     def create
       dropped = Alignment::Dropped.new(current_user, uploads(:files))
-      made = dropped.make(source_lang: params[:source_lang].presence,
-        target_lang: params[:target_lang].presence)
+      served = params[:project_id] && current_user.projects.find(params[:project_id])
+      tags = served&.slice("source_lang", "target_lang") || params.permit(:source_lang, :target_lang).to_h
+      made = dropped.make(**tags.compact_blank.symbolize_keys, project: served)
       render json: { alignments: AlignmentResource.new(made).to_h, left: dropped.left(made) },
         status: :created
     end
@@ -26,11 +28,10 @@ module Api
       given = params.permit(*FIELDS).to_h.symbolize_keys
       current_user.memories.find(given[:memory_id]) if given[:memory_id]
       current_user.clients.find(given[:client_id]) if given[:client_id]
-      alignment.update!(given)
-      if given.slice(:source_lang, :target_lang).any?
-        alignment.update!(state: "waiting")
-        AlignJob.perform_later(alignment)
-      end
+      alignment.assign_attributes(given)
+      other = alignment.other_languages?
+      alignment.update!(other ? { state: "waiting" } : {})
+      AlignJob.perform_later(alignment) if other
       answer(AlignmentResource.new(alignment))
     end
 

@@ -10,8 +10,10 @@ class Alignment::Dropped
     raise Glossema::Refused.new("align-same", name: twice.last.first) if twice
   end
 
-  # source_lang, target_lang: tags, or nil to go by what the files are in. Returns the alignments made.
-  def make(source_lang: nil, target_lang: nil)
+  # source_lang, target_lang: tags, or nil to go by what the files are in; project: whose older
+  # translation it is. Returns the alignments made.
+  def make(source_lang: nil, target_lang: nil, project: nil)
+    @project = project
     source, target = languages(source_lang, target_lang)
     pairs = Glossema::Alignment::Pairing.pairs(named, *[source, target].map { |tag| primary(tag) })
     raise Glossema::Refused.new("align-languages", list: found.join(", ")) if pairs.empty?
@@ -58,7 +60,8 @@ class Alignment::Dropped
   def regional(lang) = USUAL.fetch(lang, lang)
 
   def alignment(one, other, source, target)
-    made = @user.alignments.new(name: File.basename(one.first, ".*"), source_lang: source,
+    made = @user.alignments.new(project: @project, client: @project&.client, subject: @project&.subject.to_s,
+      name: File.basename(one.first, ".*"), source_lang: source,
       target_lang: target)
     { source_file: one, target_file: other }.each do |slot, (name, bytes)|
       made.public_send(slot).attach(io: StringIO.new(bytes), filename: name, identify: false)

@@ -3,8 +3,8 @@ module Alignment::Editing
   # Acts that fix how beads stand, so that those around may stand otherwise.
   FIXING = %w[join split take_out down up cut confirm].freeze
 
-  # act, at, given: see Glossema::Alignment::Editing. Returns [{at:, count:, beads:}, …] in the order in which they
-  # are to be put in.
+  # act, at, given: see Glossema::Alignment::Editing. Returns [{at:, count:, beads:}, …] in the order in
+  # which they are to be put in.
   def act(act, at, given)
     list = beads
     replaced = [put_in(list, Glossema::Alignment::Editing.new(list).act(act, at, given))]

@@ -12,12 +12,37 @@ module Alignment::Leaving
 
     bytes = tmx(by: by)
     change = memory.acts.new(user: by, kind: "import", state: "waiting", total: bytes.bytesize,
-      options: { "file" => "#{name}.tmx", "different" => "both" })
+      options: { "file" => "#{name}.tmx", "different" => "both", "alignment" => id })
     change.file.attach(io: StringIO.new(bytes), filename: "#{name}.tmx", identify: false)
     change.save!
     update!(memory: memory)
     ImportUnitsJob.perform_later(change)
     change
+  end
+
+  # What became of the last gift: {change:, state:, added:, same:, updated:, left:}, nil where there was none.
+  def gift
+    acts = memory&.acts&.where(undone_at: nil)&.where("json_extract(options, '$.alignment') = ?", id)
+    change = acts&.order(:id)&.last or return
+    figures = %w[added same updated].to_h { |name| [name.to_sym, change.facts[name].to_i] }
+    { change: change.id, state: change.state, **figures, left: counts[:left] }
+  end
+
+  # From so sure on an older translation goes to the memory of its project unseen.
+  SURE = 0.8
+
+  # What is sure of an older translation becomes a memory of the project, read only.
+  def serve
+    confirm_all(SURE)
+    made = user.memories.create!(name: free_name, source_lang: source_lang, target_lang: target_lang)
+    give(made, by: user)
+    project.attachments.create!(memory: made, position: project.attachments.maximum(:position).to_i + 1,
+      learns: "never", read_only: true)
+    CountProjectJob.perform_later(project)
+    project.announce("counted")
+  rescue Glossema::Refused => e
+    made&.update!(deleted_at: Time.current)
+    update!(message: e.message)
   end
 
   def tmx(by: user)
@@ -32,6 +57,12 @@ module Alignment::Leaving
   end
 
   private
+
+  def free_name
+    [name, *(2..99).map { |count|
+      "#{name} (#{count})"
+    }].find { |one| !user.memories.present.exists?(name: one) }
+  end
 
   def confirmed
     found = beads.select { |bead| bead["state"] == "confirmed" && bead["source"].any? && bead["target"].any? }

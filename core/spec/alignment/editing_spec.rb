@@ -1,5 +1,5 @@
-# Beads edited by hand: what each act makes, what it refuses, that texts and their order stay; and that what lies
-# between fixed beads is found anew.
+# Beads edited by hand: what each act makes, what it refuses, that texts and their order stay; and that what
+# lies between fixed beads is found anew.
 RSpec.describe Glossema::Alignment::Editing do
   def item(text) = { "text" => text, "block" => "paragraph", "unit" => nil, "codes" => 0 }
 
@@ -39,7 +39,8 @@ RSpec.describe Glossema::Alignment::Editing do
 
   {
     [:join, 2, {}] => "bead-last", [:split, 1, {}] => "bead-single", [:take_out, 1, {}] => "bead-single",
-    [:up, 1, { side: "target" }] => "bead-none", [:cut, 2, { side: "target", index: 0, offset: 0 }] => "bead-cut",
+    [:up, 1, { side: "target" }] => "bead-none",
+    [:cut, 2, { side: "target", index: 0, offset: 0 }] => "bead-cut",
     [:write, 0, { side: "source", index: 0, text: " " }] => "bead-empty", [:join, 9, {}] => "bead-none",
     [:burn, 0, {}] => "bead-act", [:write, 0, { side: "source", index: 7, text: "x" }] => "bead-none"
   }.each do |(act, at, given), code|
@@ -98,8 +99,10 @@ RSpec.describe Glossema::Alignment::Editing do
   describe Glossema::Alignment::Anew do
     it "aligns anew what lies between fixed beads, and leaves them alone" do
       wrong = [bead(["The kiln holds 80 bowls."], ["Il forno contiene 80 ciotole."], state: "confirmed"),
-               bead(["Open at 9:30 on Mondays."], []), bead(["The clay is from Mill Lane 12."], ["Aperto alle 9.30 di lunedì."]),
-               bead([], ["L’argilla viene da Mill Lane 12."]), bead(["Ask Ada Rook."], ["Chiedere ad Ada Rook."], set: true)]
+               bead(["Open at 9:30 on Mondays."], []),
+               bead(["The clay is from Mill Lane 12."], ["Aperto alle 9.30 di lunedì."]),
+               bead([], ["L’argilla viene da Mill Lane 12."]),
+               bead(["Ask Ada Rook."], ["Chiedere ad Ada Rook."], set: true)]
       replaced = described_class.new(wrong).around(0)
       expect(replaced.map { |one| [one.at, one.count] }).to eq([[1, 3]])
       expect(told(replaced.first.beads)).to eq([

@@ -6,8 +6,8 @@ module Glossema
       # Beads this explained teach the lexicon.
       PASSES = 2
 
-      # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories; known: the
-      # same of texts that surely stand opposite, to learn words from.
+      # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories;
+      # known: the same of texts that surely stand opposite, to learn words from.
       def initialize(sources, targets, given: [], known: [])
         @pieces = [sources, targets]
         @source, @target = Side.new(sources), Side.new(targets)

@@ -12,8 +12,8 @@ module Glossema
         @beads = beads
       end
 
-      # at: index of a bead that was changed → Editing::Replacements of the open stretches on either side of it, the
-      # later one first, without those that would stay as they are.
+      # at: index of a bead that was changed → Editing::Replacements of the open stretches on either side of
+      # it, the later one first, without those that would stay as they are.
       def around(at)
         [stretch(at + 1, 1), stretch(at - 1, -1)].compact.filter_map { |from, to| replacement(from, to) }
       end
@@ -52,8 +52,8 @@ module Glossema
       end
 
       def told(bead, items)
-        { "source" => items[0][bead.source], "target" => items[1][bead.target], "state" => nil, "set" => false,
-          "probability" => bead.probability, "note" => "" }
+        { "source" => items[0][bead.source], "target" => items[1][bead.target], "state" => nil,
+          "set" => false, "probability" => bead.probability, "note" => "" }
       end
 
       def shape(beads) = beads.map { |bead| Editing::SIDES.map { |side| bead[side].size } }

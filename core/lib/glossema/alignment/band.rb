@@ -11,7 +11,7 @@ module Glossema
       # Rectangles between two anchors up to this many cells are looked at whole.
       WHOLE = 25_000
       # No more cells than this between two anchors, however far they are apart.
-      MOST = 600_000
+      MOST = 300_000
       # Anchors are thrown away that stand so far off what those around them say.
       ASTRAY = 25
       NEAR = 4

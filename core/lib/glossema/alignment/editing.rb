@@ -1,5 +1,6 @@
-# What is done by hand to a list of beads: each act is a stretch of the list that is replaced by another one, so that
-# it can be taken back; the segments and their order never change but where a text is cut, joined or written anew.
+# What is done by hand to a list of beads: each act is a stretch of the list that is replaced by another
+# one, so that it can be taken back; the segments and their order never change but where a text is cut,
+# joined or written anew.
 module Glossema
   module Alignment
     class Editing
@@ -8,14 +9,16 @@ module Glossema
       ACTS = %w[join split take_out down up cut write leave confirm open note].freeze
       SIDES = %w[source target].freeze
 
-      # beads: [{"source" => [item …], "target" => [item …], "probability", "state" => nil, "confirmed" or "left",
-      # "set" => was it put together by hand?, "note"}, …]; an item: {"text", "block", "unit", "codes"}.
+      # beads: [{"source" => [item …], "target" => [item …], "probability", "state" => nil, "confirmed" or
+      # "left", "set" => was it put together by hand?, "note"}, …]; an item: {"text", "block", "unit",
+      # "codes"}.
       def initialize(beads)
         @beads = beads
       end
 
-      # act: of ACTS; at: index of a bead; given: what it needs: "side" of SIDES, "index" of an item in it, "offset"
-      # in its text, "text", "note". Returns a Replacement. Raises Refused "bead-…" where it cannot be done.
+      # act: of ACTS; at: index of a bead; given: what it needs: "side" of SIDES, "index" of an item in it,
+      # "offset" in its text, "text", "note". Returns a Replacement. Raises Refused "bead-…" where it cannot
+      # be done.
       def act(act, at, given = {})
         raise Refused.new("bead-act", act: act) unless ACTS.include?(act)
         raise Refused.new("bead-none") unless at.between?(0, @beads.size - 1)

@@ -14,8 +14,8 @@ module Glossema
 
       module_function
 
-      # files: [Named …] → [[index of the source, index of the target], …]; source, target: primary languages. What
-      # finds no partner is left out.
+      # files: [Named …] → [[index of the source, index of the target], …]; source, target: primary
+      # languages. What finds no partner is left out.
       def pairs(files, source, target)
         ones, others = [source, target].map { |lang| files.each_index.select { |at| files[at].lang == lang } }
         return [[ones.first, others.first]] if ones.size == 1 && others.size == 1
