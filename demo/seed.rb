@@ -58,7 +58,8 @@ module Demo
 
     private
 
-    # The course page in two languages: a paragraph is missing on one side, two sentences are one on the other.
+    # The course page in two languages: a paragraph is missing on one side, two sentences are one in the
+    # other.
     def align_course
       made = @user.alignments.new(name: "Course page, spring", source_lang: "en-GB", target_lang: "it-IT",
         client: @clients[PELL], subject: "Pottery")

@@ -58,6 +58,14 @@ RSpec.describe Glossema::Alignment::Aligner do
     expect(indexes(beads(sources, targets, given: given))).to eq([[[0], []], [[1], [0]], [[2], [1]]])
   end
 
+  it "learns words from texts that surely stand opposite, also where these hold words of their own" do
+    known = [["the wheel by the door", "il tornio alla porta"], ["a wheel and a shelf", "un tornio e un ripiano"],
+             ["this shelf stands", "questo ripiano regge"], ["a shelf, a wheel", "un ripiano, un tornio"]]
+    sources, targets = ["Mind the wheel.", "Mind the shelf."], ["Attenzione al ripiano."]
+    opposite = ->(found) { found.find { |bead| bead.target.any? }.source.to_a }
+    expect(opposite[beads(sources, targets, known: known)]).to include(1)
+  end
+
   it "keeps the order and puts every segment into exactly one bead" do
     30.times do |seed|
       random = Random.new(seed)

@@ -42,8 +42,10 @@ module Glossema
         @reversed = nil
         together, sources, targets = counts(rows)
         together.each do |source, row|
+          next unless @sources.key?(source)
+
           row.each do |target, times|
-            next if times < TIMES
+            next if times < TIMES || !@targets.key?(target)
 
             strength = strength(times, sources[source], targets[target], rows.size)
             put(source, target, strength) if strength
