@@ -59,7 +59,8 @@ RSpec.describe Glossema::Alignment::Aligner do
   end
 
   it "learns words from texts that surely stand opposite, also where these hold words of their own" do
-    known = [["the wheel by the door", "il tornio alla porta"], ["a wheel and a shelf", "un tornio e un ripiano"],
+    known = [["the wheel by the door", "il tornio alla porta"],
+             ["a wheel and a shelf", "un tornio e un ripiano"],
              ["this shelf stands", "questo ripiano regge"], ["a shelf, a wheel", "un ripiano, un tornio"]]
     sources, targets = ["Mind the wheel.", "Mind the shelf."], ["Attenzione al ripiano."]
     opposite = ->(found) { found.find { |bead| bead.target.any? }.source.to_a }
