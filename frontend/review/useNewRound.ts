@@ -65,8 +65,19 @@ export function useNewRound({ project, chosen, onMade }: Parts) {
     })
   const set = (fields: Partial<SheetOptions>) => setOptions({ ...options, ...fields })
   return {
-    ...{ options, set, left, setLeft, segments, setSegments, oneEach, setOneEach },
-    ...{ names, division, busy, make, ready: isNamed && isDivided },
+    options,
+    set,
+    left,
+    setLeft,
+    segments,
+    setSegments,
+    oneEach,
+    setOneEach,
+    names,
+    division,
+    busy,
+    make,
+    ready: isNamed && isDivided,
   }
 }
 

@@ -59,7 +59,7 @@ export class Drafts {
   }
 
   private async send() {
-    for (const [segment, text] of [...this.waiting]) {
+    for (const [segment, text] of this.waiting) {
       try {
         await keepDraft(this.round, segment, text)
         if (this.waiting.get(segment) === text) this.drop(segment)

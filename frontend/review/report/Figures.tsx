@@ -43,7 +43,9 @@ export function Counted({ title, rows }: { title: string; rows: [string, number,
       <caption>{title}</caption>
       <thead>
         <tr>
-          <th />
+          <th>
+            <span className="hidden-text">{title}</span>
+          </th>
           <th className="tab">{t('review.reported.count')}</th>
           {hasPoints && <th className="tab">{t('review.reported.pointsOf')}</th>}
         </tr>

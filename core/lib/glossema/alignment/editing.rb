@@ -119,14 +119,16 @@ module Glossema
         side = @given["side"]
         raise Refused.new("bead-none") unless SIDES.include?(side) && @bead[side].any?
 
-        other = @beads[@at + step] if (@at + step).between?(0, @beads.size - 1)
-        items = @bead[side]
-        moved, left = step.positive? ? [items.last(1), items[0...-1]] : [items.first(1), items.drop(1)]
+        moved, left = step.positive? ? [@bead[side].last(1), @bead[side][0...-1]] : parted(@bead[side])
         mine = by_hand(@bead.slice(*SIDES).merge(side => left), [@bead["note"]])
+        other = beside(step)
         theirs = by_hand(taking(other || by_hand({}), side, moved, step), [other && other["note"]])
         beads = (step.positive? ? [mine, theirs] : [theirs, mine]).reject { |bead| empty?(bead) }
-        Replacement.new(at: step.positive? || other.nil? ? @at : @at - 1, count: other ? 2 : 1, beads: beads)
+        Replacement.new(at: other && step.negative? ? @at - 1 : @at, count: other ? 2 : 1, beads: beads)
       end
+
+      def parted(items) = [items.first(1), items.drop(1)]
+      def beside(step) = (@at + step).between?(0, @beads.size - 1) ? @beads[@at + step] : nil
 
       def taking(other, side, moved, step)
         items = step.positive? ? moved + other[side] : other[side] + moved
