@@ -119,15 +119,18 @@ module Glossema
         side = @given["side"]
         raise Refused.new("bead-none") unless SIDES.include?(side) && @bead[side].any?
 
+        other = beside(step)
         moved, left = step.positive? ? [@bead[side].last(1), @bead[side][0...-1]] : parted(@bead[side])
         mine = by_hand(@bead.slice(*SIDES).merge(side => left), [@bead["note"]])
-        other = beside(step)
-        theirs = by_hand(taking(other || by_hand({}), side, moved, step), [other && other["note"]])
-        beads = (step.positive? ? [mine, theirs] : [theirs, mine]).reject { |bead| empty?(bead) }
-        Replacement.new(at: other && step.negative? ? @at - 1 : @at, count: other ? 2 : 1, beads: beads)
+        theirs = by_hand(taking(other || by_hand({}), side, moved, step), [other.to_h["note"]])
+        beads = in_order(mine, theirs, step).reject { |bead| empty?(bead) }
+        return Replacement.new(at: @at, count: 1, beads: beads) unless other
+
+        Replacement.new(at: [@at, @at + step].min, count: 2, beads: beads)
       end
 
       def parted(items) = [items.first(1), items.drop(1)]
+      def in_order(mine, theirs, step) = step.positive? ? [mine, theirs] : [theirs, mine]
       def beside(step) = (@at + step).between?(0, @beads.size - 1) ? @beads[@at + step] : nil
 
       def taking(other, side, moved, step)
