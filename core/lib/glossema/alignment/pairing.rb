@@ -20,13 +20,18 @@ module Glossema
         ones, others = [source, target].map { |lang| files.each_index.select { |at| files[at].lang == lang } }
         return [[ones.first, others.first]] if ones.size == 1 && others.size == 1
 
-        ranked = ones.product(others).sort_by { |one, other| distance(files[one], files[other]) }
-        ranked.each_with_object([]) do |(one, other), found|
-          next if found.any? { |pair| pair.first == one || pair.last == other }
-
-          found << [one, other] if distance(files[one], files[other]) <= UNLIKE + LENGTH_WEIGHT
-        end.sort
+        nearest(files, ones.product(others))
       end
+
+      # The nearest first, each file once.
+      def nearest(files, pairs)
+        near = pairs.map { |pair| [distance(*files.values_at(*pair)), pair] }
+          .select { |far, _| far <= UNLIKE + LENGTH_WEIGHT }.sort
+        near.each_with_object([]) { |(_, pair), found|
+          found << pair if found.none? { |one, other| one == pair.first || other == pair.last }
+        }.sort
+      end
+      private_class_method :nearest
 
       def distance(one, other)
         names = [one, other].map { |file| stem(file.name) }
