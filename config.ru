@@ -3,6 +3,7 @@
 require_relative "config/environment"
 Document.resume_reading
 MemoryChange.resume
+Alignment.resume
 Memory.purge_old
 PutAway.purge_old
 run Rails.application

@@ -17,6 +17,11 @@ class Alignment < ApplicationRecord
   validates :state, inclusion: { in: STATES }
   validates :name, presence: true
 
+  # Begins again what a restart cut short.
+  def self.resume
+    where(state: %w[waiting aligning]).find_each { |alignment| AlignJob.perform_later(alignment) }
+  end
+
   # Reads both files and aligns them. Keeps a sentence where that cannot be.
   def align
     update!(state: "aligning", message: nil)

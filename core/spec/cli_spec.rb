@@ -111,6 +111,25 @@ RSpec.describe "bin/glossema" do
     )
   end
 
+  it "aligns two files, with the terms of a termbase, into a TMX" do
+    File.write("en.txt", "Course page, spring\n\nThe kiln is fired to 980 °C.\n\nAsk Ada Rook.\n")
+    File.write("it.txt",
+      "Pagina del corso, primavera\n\nIl forno arriva a 980 °C.\n\nChiedete ad Ada Rook.\n")
+    File.write("t.csv", "id,en,it\n1,kiln,forno\n")
+    lines, errors, status = glossema("align", "en.txt", "it.txt", "--source-lang", "en-GB", "--target-lang",
+      "it-IT", "--termbase", "t.csv", "-o", "out.tmx")
+    expect([errors, status]).to eq(["", 0])
+    expect(lines.map { |line| line.values_at("source", "target") }).to eq(
+      [[["Course page, spring"], ["Pagina del corso, primavera"]],
+       [["The kiln is fired to 980 °C."], ["Il forno arriva a 980 °C."]],
+       [["Ask Ada Rook."], ["Chiedete ad Ada Rook."]]]
+    )
+    expect(lines.map { |line| line["probability"] }).to all(be_between(0, 1))
+    expect(File.read("out.tmx", encoding: "UTF-8")).to include("Il forno arriva a 980 °C.", "aligned")
+    _, errors, status = glossema("align", "en.txt", "en.txt", "--source-lang", "en", "--target-lang", "it")
+    expect([errors, status]).to eq(["“en.txt” is given twice; name the text and its translation.\n", 2])
+  end
+
   it "finds terms line by line, as the termbase or the command says" do
     File.write("t.csv",
       "id,en,it,it: status\n7,brake pad,pastiglia,preferred\n7,,pattino,deprecated\n8,load,carico,\n")

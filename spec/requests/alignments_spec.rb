@@ -141,6 +141,14 @@ RSpec.describe "Alignments" do
     expect(alignment.reload.counts[:confirmed]).to eq(0)
   end
 
+  it "are begun again after a restart" do
+    drop
+    alignment.update!(state: "aligning", beads: [])
+    perform_enqueued_jobs { Alignment.resume }
+    expect(alignment.reload.state).to eq("ready")
+    expect(beads.size).to be >= 5
+  end
+
   it "leave as TMX and XLSX, and go away" do
     drop
     edit("confirm", 1)

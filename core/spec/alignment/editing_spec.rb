@@ -49,11 +49,11 @@ RSpec.describe Glossema::Alignment::Editing do
     end
   end
 
-  it "refuses to take out of the middle" do
+  it "refuses to take out of the middle (bead-middle)" do
     beads[0]["source"] << item("B2")
     expect {
       done(:take_out, 0, side: "source", index: 1)
-    }.to raise_error(Glossema::Refused, /first or the last/)
+    }.to raise_error(Glossema::Refused) { |error| expect(error.code).to eq("bead-middle") }
   end
 
   it "confirms, leaves out and opens again, and keeps a note" do

@@ -5,17 +5,17 @@ module Glossema
       def align
         paths = [argument("SOURCE"), argument("TARGET")]
         languages = [need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")]
-        contents = contents_of(paths, languages)
+        contents = aligned_contents(paths, languages)
         pieces = contents.map { |segments| segments.map { |segment| Alignment::Piece.of(segment) } }
-        beads = Alignment::Aligner.new(*pieces, given: terms_of(languages)).beads
-        beads.each { |bead| say(told_of(bead, pieces)) }
-        write_tmx(beads, contents.map { |list| list.map(&:content) }, languages, paths) if @options[:output]
+        beads = Alignment::Aligner.new(*pieces, given: aligned_terms(languages)).beads
+        beads.each { |bead| say(told_bead(bead, pieces)) }
+        write_pairs(beads, contents.map { |list| list.map(&:content) }, languages, paths) if @options[:output]
         DONE
       end
 
       private
 
-      def contents_of(paths, languages)
+      def aligned_contents(paths, languages)
         paths.each { |path| raise Refused.new("missing", path: path) unless File.file?(path) }
         if File.binread(paths.first) == File.binread(paths.last)
           raise Refused.new("align-same", name: File.basename(paths.first))
@@ -28,7 +28,7 @@ module Glossema
       end
 
       # What a termbase says of the two languages.
-      def terms_of(languages)
+      def aligned_terms(languages)
         return [] unless @options[:termbase]
 
         termbase(@options[:termbase], languages).flat_map do |entry|
@@ -38,12 +38,12 @@ module Glossema
         end
       end
 
-      def told_of(bead, pieces)
+      def told_bead(bead, pieces)
         texts = [bead.source, bead.target].zip(pieces).map { |range, list| list[range].map(&:text) }
         { "source" => texts[0], "target" => texts[1], "probability" => bead.probability }
       end
 
-      def write_tmx(beads, contents, languages, paths)
+      def write_pairs(beads, contents, languages, paths)
         pairs = beads.reject(&:one_sided?).map do |bead|
           source, target = Alignment::Pair.written(contents[0][bead.source], contents[1][bead.target],
             languages)
