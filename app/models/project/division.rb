@@ -2,7 +2,6 @@
 class Project::Division
   # document_ids: of the files that are divided, all when nil.
   def initialize(project, count, document_ids: nil)
-    @project = project
     @segments = project.segments.joins(:document).includes(:document)
       .order("documents.position", :position).to_a
     @segments.select! { |segment| document_ids.include?(segment.document_id) } if document_ids

@@ -3,13 +3,12 @@
 module Glossema
   module Alignment
     class Aligner
-      # Beads this explained teach the lexicon.
+      # The first one teaches the second.
       PASSES = 2
 
       # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories;
       # known: the same of texts that surely stand opposite, to learn words from.
       def initialize(sources, targets, given: [], known: [])
-        @pieces = [sources, targets]
         @source, @target = Side.new(sources), Side.new(targets)
         @lexicon = Lexicon.new(@source.frequencies, @target.frequencies, given: given)
         @lexicon.learn(known.map { |pair| pair.map { |text| Tokens.of(text) } })

@@ -3,10 +3,9 @@
 module Glossema
   module Alignment
     class Costs
-      # {[sources, targets] => log of how often}: after Gale and Church (1993), with runs of three.
+      # {[sources, targets] => how often}: after Gale and Church (1993), with runs of three.
       TYPES = { [1, 1] => 0.86, [2, 1] => 0.045, [1, 2] => 0.045, [2, 2] => 0.004, [3, 1] => 0.006,
-                [1, 3] => 0.006 }
-        .freeze
+                [1, 3] => 0.006 }.freeze
       # A run of segments without anything opposite begins; it goes on.
       GAP = 0.006
       GOES_ON = 0.4
@@ -77,11 +76,8 @@ module Glossema
 
       # How well two lengths fit, against a length by chance.
       class Lengths
-        ROOT = Math.log(Math.sqrt(2 * Math::PI))
         # Short segments are never as regular as the model says.
         LEAST = 6.0
-
-        attr_reader :ratio
 
         # scatter: how much more or less lengths differ than the model says.
         # ratio: characters of the target for one of the source, nil where no pairs are known yet.

@@ -97,7 +97,7 @@ module Glossema
       def strength(times, ones, others, all)
         share = times.fdiv([ones, others].max)
         return if share < LEAST_SHARE
-        return if times * others.fdiv(1) <= 0 || ratio(times, ones, others, all) < LEAST_RATIO
+        return if ratio(times, ones, others, all) < LEAST_RATIO
 
         (times - 0.5).fdiv([ones, others].max + 0.5).clamp(0, 0.95)
       end
