@@ -364,7 +364,7 @@ CREATE INDEX "index_notes_on_document_id" ON "notes" ("document_id");
 CREATE INDEX "index_notes_on_segment_id" ON "notes" ("segment_id");
 CREATE INDEX "index_notes_on_user_id" ON "notes" ("user_id");
 CREATE INDEX "index_notes_on_review_round_id" ON "notes" ("review_round_id");
-CREATE TABLE IF NOT EXISTS "alignments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "memory_id" integer, "project_id" integer, "name" varchar NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "beads" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_8369ecaa38"
+CREATE TABLE IF NOT EXISTS "alignments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "memory_id" integer, "project_id" integer, "name" varchar NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "beads" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "progress" integer DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_8369ecaa38"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 , CONSTRAINT "fk_rails_b732345760"
@@ -387,6 +387,7 @@ FOREIGN KEY ("alignment_id")
  ON DELETE CASCADE);
 CREATE INDEX "index_alignment_edits_on_alignment_id" ON "alignment_edits" ("alignment_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126220000'),
 ('20261126210000'),
 ('20261126200000'),
 ('20261126190000'),

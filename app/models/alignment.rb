@@ -24,7 +24,7 @@ class Alignment < ApplicationRecord
 
   # Reads both files and aligns them. Keeps a sentence where that cannot be.
   def align
-    update!(state: "aligning", message: nil)
+    update!(state: "aligning", message: nil, progress: 0)
     segments = [[source_file, source_lang], [target_file, target_lang]].map { |file, lang| read(file, lang) }
     self.beads = told(segments)
     update!(state: "ready", message: doubt(segments))
@@ -71,10 +71,17 @@ class Alignment < ApplicationRecord
   def told(segments)
     pieces = segments.map { |list| list.map { |segment| Glossema::Alignment::Piece.of(segment) } }
     items = pieces.map { |list| list.map { |piece| piece.to_h.transform_keys(&:to_s) } }
-    Glossema::Alignment::Aligner.new(*pieces, given: terms, known: known).beads.map do |bead|
+    aligner = Glossema::Alignment::Aligner.new(*pieces, given: terms, known: known)
+    aligner.beads { |share| progressed(share) }.map do |bead|
       { "source" => items[0][bead.source], "target" => items[1][bead.target], "state" => nil,
         "probability" => bead.probability, "set" => false, "note" => "" }
     end
+  end
+
+  # Who waits sees how far it is; not more often than it changes.
+  def progressed(share)
+    percent = (share * 100).floor
+    update_columns(progress: percent) if percent > progress
   end
 
   # So many units of her memories of the two languages teach the words; those used last first.

@@ -57,7 +57,7 @@ function Line({ alignment }: { alignment: Alignment }) {
   const { t } = useTranslation()
   const cache = useQueryClient()
   const { act } = useAct()
-  const { id, name, state, counts, source_file, target_file, source_lang, target_lang } = alignment
+  const { id, name, state, progress, counts, source_file, target_file, source_lang, target_lang } = alignment
   const remove = () =>
     void act(async () => {
       await removeAlignment(id)
@@ -79,7 +79,7 @@ function Line({ alignment }: { alignment: Alignment }) {
               doubtful: number(counts.doubtful),
               confirmed: number(counts.confirmed),
             })
-          : t(`align.state.${state}`)}
+          : t(`align.state.${state}`, { progress })}
       </p>
       <button
         type="button"

@@ -1,19 +1,14 @@
 // Above an alignment: the files, how far it is, what is shown, where it goes.
-import { useQueryClient } from '@tanstack/react-query'
 import { InputNumber } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { KEYS } from '../shared/keys'
-import { languageOptions } from '../shared/languages'
-import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { Key } from '../shared/parts/Key'
-import { keys } from '../shared/queryKeys'
-import type { Alignment } from '../shared/types'
-import { useAct } from '../shared/useAct'
 import { Giving } from './Giving'
-import { changeAlignment, SIDES, type AlignmentPage } from './queries'
+import type { AlignmentPage } from './queries'
 import type { Aligning, Narrowed } from './useAligning'
+import { WhoseTexts } from './WhoseTexts'
 
 interface Props {
   page: AlignmentPage
@@ -34,7 +29,7 @@ export function AlignHead({ page, aligning }: Props) {
           <h1>{alignment.name}</h1>
           <p className="small quiet">
             {t('align.files', { source: source_file, target: target_file })} ·{' '}
-            <Languages alignment={alignment} /> · <Giving alignment={alignment} />
+            <WhoseTexts alignment={alignment} /> · <Giving alignment={alignment} />
           </p>
         </div>
         <div className="amounts">
@@ -70,34 +65,6 @@ export function AlignHead({ page, aligning }: Props) {
           </button>
         </p>
       </div>
-    </>
-  )
-}
-
-// Another language, and all of it is aligned anew; another region changes nothing.
-function Languages({ alignment }: { alignment: Alignment }) {
-  const { t } = useTranslation()
-  const { act } = useAct()
-  const cache = useQueryClient()
-  const change = (fields: object) =>
-    void act(async () => {
-      await changeAlignment(alignment.id, fields)
-      await cache.invalidateQueries({ queryKey: keys.alignment(alignment.id) })
-    })
-  return (
-    <>
-      {SIDES.map((side, index) => (
-        <span key={side}>
-          {index > 0 && ' → '}
-          <ChoiceInPlace
-            label={t(`align.language.${side}`)}
-            blank=""
-            value={alignment[`${side}_lang`]}
-            options={languageOptions}
-            onChange={(tag) => change({ [`${side}_lang`]: tag })}
-          />
-        </span>
-      ))}
     </>
   )
 }

@@ -21,7 +21,9 @@ export function AlignmentView() {
       {!data && !error && <Waiting />}
       {data && state === 'ready' && <Loaded page={data} />}
       {data && state !== 'ready' && (
-        <p className="notice">{data.alignment.message ?? t(`align.state.${state!}`)}</p>
+        <p className="notice">
+          {data.alignment.message ?? t(`align.state.${state!}`, { progress: data.alignment.progress })}
+        </p>
       )}
     </Frame>
   )

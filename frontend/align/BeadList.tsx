@@ -1,8 +1,6 @@
 // The pairs, of which only those in sight are drawn.
-import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
-import { withOpen } from '../shared/withOpen'
+import { useLongList } from '../shared/useLongList'
 import { BeadRow } from './BeadRow'
 import { OpenBead } from './OpenBead'
 import type { AlignmentPage } from './queries'
@@ -18,21 +16,8 @@ const ROUGHLY = 46
 export function BeadList({ page, aligning }: Props) {
   const { t } = useTranslation()
   const { shown, at } = aligning
-  const scroll = useRef<HTMLDivElement>(null)
-  const openAt = at === null ? -1 : shown.indexOf(at)
-  const rows = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroll.current,
-    overscan: 8,
-    getItemKey: (index) => shown[index],
-    estimateSize: () => ROUGHLY,
-    rangeExtractor: (range) => withOpen(defaultRangeExtractor(range), openAt),
-  })
+  const { scroll, rows } = useLongList({ keys: shown, open: at, roughly: ROUGHLY })
   useAlignKeys(aligning, page.beads)
-  useEffect(() => {
-    if (openAt >= 0) rows.scrollToIndex(openAt, { align: 'auto' })
-    // Only when another one is opened.
-  }, [at]) // eslint-disable-line react-hooks/exhaustive-deps
   return (
     <div ref={scroll} className="beads">
       {shown.length === 0 && <p className="quiet">{t('align.noneOfThem')}</p>}

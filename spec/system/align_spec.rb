@@ -61,6 +61,14 @@ RSpec.describe "Align" do
     eventually { expect(on_disk_beads.count { |bead| bead.last == "confirmed" }).to eq(1) }
     press(:alt, :shift, "z")
     eventually { expect(on_disk_beads.count { |bead| bead.last == "confirmed" }).to be >= 3 }
+    find(".in-place", text: "no client").click
+    type("Pell & Rook Ceramics")
+    press(:enter)
+    expect(page).to have_css(".in-place", text: "Pell & Rook Ceramics")
+    find(".in-place", text: "no subject").click
+    type("ceramics")
+    press(:enter)
+    expect(page).to have_css(".in-place", text: "ceramics")
     find(".in-place", text: "a new memory").click
     type("Courses")
     press(:enter)
@@ -68,6 +76,7 @@ RSpec.describe "Align" do
     expect(page).to have_text(/go(es)? into “Courses”/)
     memory = Memory.uncached { user.memories.find_by(name: "Courses") }
     eventually { expect(memory.units.where(origin: "aligned").count).to be >= 3 }
+    expect(memory.units.pluck(:client, :subject).uniq).to eq([["Pell & Rook Ceramics", "ceramics"]])
     project = make_project(user, "<p>What you will make</p>", name: "new.html",
       memories: [{ "memory_id" => memory.id, "learns" => "never" }])
     visit "/projects/#{project.id}/translate"

@@ -4,7 +4,7 @@ module Glossema
   end
 end
 
-%w[bead tokens lexicon side band evidence costs shares search posterior pair aligner editing anew
+%w[bead tokens lexicon side band evidence costs shares search posterior pair thinned aligner editing anew
    pairing].each { |name|
   require "glossema/alignment/#{name}"
 }

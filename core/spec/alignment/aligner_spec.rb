@@ -72,7 +72,7 @@ RSpec.describe Glossema::Alignment::Aligner do
       random = Random.new(seed)
       words = %w[forno argilla smalto 12 80 kiln clay glaze Mill Lane e the di]
       sides = Array.new(2) {
-        Array.new(random.rand(0..40)) {
+        Array.new(random.rand(0..(random.rand < 0.2 ? 300 : 40))) {
           Array.new(random.rand(1..12)) {
             words.sample(random: random)
           }.join(" ")
@@ -90,6 +90,15 @@ RSpec.describe Glossema::Alignment::Aligner do
     pairs = beads(one.sources, other.targets).reject(&:one_sided?)
     expect(pairs.count { |bead| bead.probability >= 0.9 }).to be <= pairs.size * 0.06
     expect(pairs.sum(&:probability).fdiv([pairs.size, 1].max)).to be < 0.3
+  end
+
+  it "finds a few segments in a text sixty times as long, on either side", if: NoisyPairs.there? do
+    long, few = NoisyPairs.rows[0, 1500].map(&:first), NoisyPairs.rows[700, 25].map(&:last)
+    gold = (0...25).map { |at| [[700 + at], [at]] }
+    found = indexes(beads(long, few))
+    expect(found.flat_map(&:first)).to eq((0...1500).to_a)
+    expect((found & gold).size).to be >= 18
+    expect((indexes(beads(few, long)).map(&:reverse) & gold).size).to be >= 18
   end
 
   describe "on noisy real text", if: NoisyPairs.there? do

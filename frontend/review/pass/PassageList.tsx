@@ -1,8 +1,6 @@
 // The passages of a pass, of which only those in sight are drawn; the open one keeps its editor.
-import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
-import { withOpen } from '../../shared/withOpen'
+import { useLongList } from '../../shared/useLongList'
 import type { Drafts } from './drafts'
 import { OpenPassage } from './OpenPassage'
 import { PassageItem } from './PassageItem'
@@ -19,20 +17,11 @@ const ROUGHLY = 92
 export function PassageList({ page, reading, drafts }: Props) {
   const { t } = useTranslation()
   const { shown, openId } = reading
-  const scroll = useRef<HTMLDivElement>(null)
-  const openAt = shown.findIndex(({ segment_id }) => segment_id === openId)
-  const rows = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroll.current,
-    overscan: 8,
-    getItemKey: (index) => shown[index].segment_id,
-    estimateSize: () => ROUGHLY,
-    rangeExtractor: (range) => withOpen(defaultRangeExtractor(range), openAt),
+  const { scroll, rows, openAt } = useLongList({
+    keys: shown.map(({ segment_id }) => segment_id),
+    open: openId,
+    roughly: ROUGHLY,
   })
-  useEffect(() => {
-    if (openAt >= 0) rows.scrollToIndex(openAt, { align: 'auto' })
-    // Only when another one is opened.
-  }, [openId]) // eslint-disable-line react-hooks/exhaustive-deps
   const files = page.documents.length > 1 ? page.documents : []
   return (
     <div ref={scroll} className="passages">

@@ -9,27 +9,39 @@ module Glossema
       # sources, targets: [Piece …]; given: [[source text, target text], …] of termbases and memories;
       # known: the same of texts that surely stand opposite, to learn words from.
       def initialize(sources, targets, given: [], known: [])
+        @pieces, @taught = [sources, targets], { given: given, known: known }
         @source, @target = Side.new(sources), Side.new(targets)
         @lexicon = Lexicon.new(@source.frequencies, @target.frequencies, given: given)
         @lexicon.learn(known.map { |pair| pair.map { |text| Tokens.of(text) } })
       end
 
-      # [Bead …] in order: each segment stands in exactly one.
-      def beads
+      # [Bead …] in order: each segment stands in exactly one. Yields now and then what share is done.
+      def beads(&done)
         return one_sided if @source.size.zero? || @target.size.zero?
 
+        thinned = Thinned.new(@source, @target, @lexicon)
+        thinned.needed? ? of_thinned(thinned) : of_all(&done)
+      end
+
+      private
+
+      def of_thinned(thinned)
+        kept = @pieces.zip(thinned.kept).map { |pieces, indexes| pieces.values_at(*indexes) }
+        beads_of(*thinned.spread(Aligner.new(*kept, **@taught).beads).transpose)
+      end
+
+      def of_all(&done)
         known, steps = {}, []
         PASSES.times do |pass|
           costs, shares = Costs.new(@source, @target, evidence, **known), Shares.new(steps)
-          steps = single(Search.new(@band, costs, @source.size, @target.size, shares).path)
+          search = Search.new(@band, costs, @source.size, @target.size, shares)
+          steps = single(search.path { |share| done&.call((pass + share) / PASSES) })
           return beads_of(steps, sure(steps, costs, shares)) if pass == PASSES - 1
 
           teach(steps)
           known = { rates: rates_of(steps), blocks: blocks_of(steps), **lengths_of(steps, costs) }
         end
       end
-
-      private
 
       def evidence
         @band = Band.new(@source, @target, @lexicon)

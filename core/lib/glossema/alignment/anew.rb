@@ -2,6 +2,8 @@
 module Glossema
   module Alignment
     class Anew
+      # A change tells of what stands near: so many open beads on either side are aligned anew.
+      REACH = 80
       # So many beads on either side teach the words.
       AROUND = 300
       # Beads that are surer than this teach.
@@ -24,11 +26,13 @@ module Glossema
 
       def stretch(from, step)
         at = from
-        at += step while at.between?(0, @beads.size - 1) && !self.class.fixed?(@beads[at])
+        at += step while (at - from).abs < REACH && open?(at)
         return if at == from
 
         step.positive? ? [from, at - 1] : [at + 1, from]
       end
+
+      def open?(at) = at.between?(0, @beads.size - 1) && !self.class.fixed?(@beads[at])
 
       def replacement(from, to)
         old = @beads[from..to]

@@ -4,7 +4,7 @@ module Glossema
   module Alignment
     class Posterior
       # So many segments off the path are looked at.
-      NEAR = 4
+      NEAR = 3
       # Ways so much less likely than others to the same place are left out.
       LEAST = 14.0
       # Words and lengths of a bead bear each other out; what they say together is less than their sum.
@@ -111,7 +111,9 @@ module Glossema
       end
 
       def paired(i, j, place, sum)
-        @types.each_with_index do |(a, b, prior), type|
+        type, count, scores = -1, @types.size, @scores[i]
+        while (type += 1) < count
+          a, b, prior = @types[type]
           next if a > i || b > j
 
           known = at(@all_before, i - a, j - b)
@@ -119,7 +121,7 @@ module Glossema
 
           least = (sum - LEAST - known - prior) / TEMPERATURE
           score = prior + (@costs.score(i, j, a, b, least) * TEMPERATURE)
-          @scores[i][(place * @types.size) + type] = score
+          scores[(place * count) + type] = score
           sum = both(sum, known + score)
         end
         sum
@@ -134,7 +136,9 @@ module Glossema
 
       def after(i, j, place)
         sum = i == @sources && j == @targets ? 0.0 : NEVER
-        @types.each_with_index do |(a, b, _), type|
+        type = -1
+        while (type += 1) < @types.size
+          a, b, = @types[type]
           known = at(@all_after, i + a, j + b)
           sum = both(sum, known + edge(i + a, j + b, type)) if known > NEVER
         end

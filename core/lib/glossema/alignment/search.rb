@@ -3,8 +3,11 @@ module Glossema
   module Alignment
     class Search
       NEVER = -1e12
-      # A way that is so much worse than the best one up to the same segment is not followed.
-      BEAM = 45.0
+      # So many rows lie between two words on how far it is.
+      OFTEN = 200
+      # A way that is so much worse than the best one up to the same segment is followed by beads of the
+      # first type only: it may be so because of all that it has left out.
+      BEAM = 30.0
       # Where a step came from, beside the places in the types.
       SKIPS_SOURCE, SKIPS_TARGET = 20, 21
 
@@ -15,9 +18,10 @@ module Glossema
         @sources, @targets = sources, targets
       end
 
-      # [[a, b], …]: how many segments of each side the beads take, in order.
-      def path
-        fill
+      # [[a, b], …]: how many segments of each side the beads take, in order. Yields now and then what share
+      # is done.
+      def path(&done)
+        fill(&done)
         back
       end
 
@@ -26,7 +30,10 @@ module Glossema
       # paired: best where a bead of both sides ends; skipping: best in a run of segments of one side.
       def fill
         @best, @came, @source_run, @target_run, @followed = [], [], [], [], []
-        (0..@sources).each { |i| row(i) }
+        (0..@sources).each do |i|
+          row(i)
+          yield i.fdiv(@sources) if block_given? && (i % OFTEN).zero?
+        end
       end
 
       def row(i)
@@ -74,7 +81,9 @@ module Glossema
       end
 
       def paired(i, j, at, best, came)
-        @types.each_with_index do |(a, b, prior), type|
+        type, count = -1, @types.size
+        while (type += 1) < count
+          a, b, prior = @types[type]
           next if a > i || b > j
 
           before = j - b - @low[i - a]
@@ -82,7 +91,7 @@ module Glossema
           next if before.negative? || before >= row.size
 
           known = row[before]
-          next if known < @followed[i - a]
+          next if type.positive? && known < @followed[i - a]
 
           known += prior
           take(best, came, at, known + @costs.score(i, j, a, b, best[at] - known), type)
