@@ -4,8 +4,8 @@ class AlignmentResource < ApplicationResource
     source_file: "string", target_file: "string", memory: "string | null", client: "string | null",
     can_undo: "boolean", can_redo: "boolean", gift: "Gift | null"
 
-  attributes :id, :name, :subject, :source_lang, :target_lang, :state, :progress, :message, :memory_id, :client_id,
-    :created_at
+  attributes :id, :name, :subject, :source_lang, :target_lang, :state, :progress, :message, :memory_id,
+    :client_id, :created_at
   attribute(:source_file) { |one| one.source_file.filename.to_s }
   attribute(:target_file) { |one| one.target_file.filename.to_s }
   attribute(:memory) { |one| one.memory&.name }

@@ -11,7 +11,7 @@ RSpec.describe Glossema::Formats do
     "catalogue.xml" => "XML",
     "diagram.svg" => "XML",
     "app.resx" => "XML",
-    "film.ttml" => "XML",
+    "film.ttml" => "TTML",
     "app.json" => "JSON",
     "app_en.arb" => "JSON",
     "app.yml" => "YAML",

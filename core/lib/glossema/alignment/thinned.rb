@@ -6,7 +6,7 @@ module Glossema
       # So many segments for each of the other side are kept, and those beside them.
       KEPT = 6
       BESIDE = 1
-      # How many times as long as the other one a text is thinned from on: what is kept is never thinned again.
+      # A text so many times as long as the other one is thinned; what is kept is never thinned again.
       TIMES = KEPT * ((2 * BESIDE) + 1)
 
       # source, target: Side; lexicon: Lexicon.

@@ -1,24 +1,36 @@
-# When a cue is shown: number, start and end in seconds (Rational).
+# When a cue is shown: number, start and end in seconds (Rational); the end is nil where the file names none.
 module Glossema
   module Timing
     Cue = Struct.new(:number, :start, :finish, keyword_init: true) do
-      def duration = finish - start
+      # nil without an end.
+      def duration = finish && (finish - start)
 
-      # Seconds from its end to the beginning of another one; below 0 they overlap.
-      def gap_to(other) = other.start - finish
+      # Seconds from its end to the beginning of another one; below 0 they overlap; nil without an end.
+      def gap_to(other) = finish && (other.start - finish)
 
-      # path: of a unit of a timed format ("cue 3 · 00:00:01,000 → 00:00:04,200") → Cue, or nil for any other.
+      # path: of a unit of a timed format ("cue 3 · 00:00:01,000 → 00:00:04,200"; "?" for a time that is
+      # missing) → Cue, or nil for any other.
       def self.of(path)
         match = path.to_s.match(/\Acue (\d+) · (\S+) → (\S+)\z/) or return
-        times = match.captures.drop(1).map { |text| seconds(text) }
-        new(number: match[1].to_i, start: times[0], finish: times[1]) if times.all?
+        start, finish = match.captures.drop(1).map { |text| seconds(text) }
+        new(number: match[1].to_i, start: start, finish: finish) if start
       end
 
-      # "01:02:03,400", "02:03.4" → Rational seconds, or nil.
+      # "01:02:03,400", "02:03.4", "-00:00:01,000" → Rational seconds, or nil.
       def self.seconds(text)
-        match = text.match(/\A(?:(\d+):)?(\d{1,2}):(\d{1,2})(?:[.,](\d{1,3}))?\z/) or return
-        hours, minutes, whole = match.captures.first(3).map(&:to_i)
-        (hours * 3600) + (minutes * 60) + whole + Rational(match[4].to_s.ljust(3, "0").to_i, 1000)
+        match = text.match(/\A(-)?(?:(\d+):)?(\d{1,2}):(\d{1,2})(?:[.,](\d{1,9}))?\z/) or return
+        hours, minutes, whole = match.captures[1..3].map(&:to_i)
+        parts = match[5].to_s
+        time = (hours * 3600) + (minutes * 60) + whole + Rational(parts.to_i, 10**parts.length)
+        match[1] ? -time : time
+      end
+
+      # Seconds → "00:00:01.500", to the thousandth.
+      def self.clock(seconds)
+        thousandths = (seconds.abs * 1000).round
+        whole, rest = thousandths.divmod(1000)
+        format("%s%02d:%02d:%02d.%03d", seconds.negative? ? "-" : "", whole / 3600, whole / 60 % 60, whole % 60,
+          rest)
       end
     end
   end

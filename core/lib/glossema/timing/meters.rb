@@ -27,10 +27,14 @@ module Glossema
         OVER.select { |name| public_send("#{name}_over?", limits) }
       end
 
-      def cps_over?(limits) = characters.positive? && (cps.nil? || cps > limits.cps)
+      def cps_over?(limits) = !@cue.duration.nil? && characters.positive? && (cps.nil? || cps > limits.cps)
       def characters_over?(limits) = lines.any? { |line| line.scan(/\X/).size > limits.characters }
       def lines_over?(limits) = lines.size > limits.lines
-      def duration_over?(limits) = !@cue.duration.between?(limits.shortest.to_r, limits.longest.to_r)
+
+      def duration_over?(limits)
+        !@cue.duration&.between?(limits.shortest.to_r, limits.longest.to_r)
+      end
+
       def gap_over?(limits) = !gap.nil? && !gap.negative? && gap < limits.gap
       def overlap_over?(_limits) = !gap.nil? && gap.negative?
 
@@ -39,13 +43,13 @@ module Glossema
       def to_h(limits)
         { "cue" => @cue.number, "start" => seconds(@cue.start), "end" => seconds(@cue.finish),
           "duration" => seconds(@cue.duration), "cps" => cps&.round(1)&.to_f, "wpm" => wpm&.round(1)&.to_f,
-          "lines" => lines, "gap" => gap && seconds(gap), "over" => over(limits) }
+          "lines" => lines, "gap" => seconds(gap), "over" => over(limits) }
       end
 
       private
 
-      def rate(amount) = @cue.duration.positive? ? amount / @cue.duration : nil
-      def seconds(time) = time.round(3).to_f
+      def rate(amount) = @cue.duration&.positive? ? amount / @cue.duration : nil
+      def seconds(time) = time&.round(3)&.to_f
     end
   end
 end

@@ -100,16 +100,4 @@ RSpec.describe Glossema::Formats::Xml do
     expect(document.units.first.to_h.slice(:note, :key)).to eq(note: "Note", key: "a")
     expect(put(document, "{2}Tu{/2}, {1/}")).to include("<value>&lt;b&gt;Tu&lt;/b&gt;, {0}</value>")
   end
-
-  it "knows TTML: cues with breaks and styles" do
-    document =
-      open_text(
-        "<tt xmlns=\"http://www.w3.org/ns/ttml\"><head><metadata><x>no</x></metadata></head><body><div><p " \
-          "begin=\"1s\" end=\"2s\">One<br/>two <span>three</span></p></div></body></tt>",
-        "a.ttml"
-      )
-    expect(written_of(document)).to eq(["One{1/}two {2}three{/2}"])
-    expect(document.segments.first.content.text).to eq("One\ntwo three")
-    pseudo(document)
-  end
 end

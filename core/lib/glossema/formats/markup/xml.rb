@@ -7,7 +7,7 @@ module Glossema
       Formats.announce(self, rank: 32)
 
       NAME = "XML".freeze
-      EXTENSIONS = %w[xml dita ditamap docbook dbk svg resx resw ttml dfxp].freeze
+      EXTENSIONS = %w[xml dita ditamap docbook dbk svg resx resw].freeze
       MEDIA_TYPE = "application/xml".freeze
       DEFAULTS = { "rules" => "", "preset" => Inner.new(""), "encoding" => "" }.freeze
       PRESETS = {

@@ -1,4 +1,5 @@
-# SubRip: the text of each cue; numbers, times and positions stay, styles and line breaks are codes.
+# SubRip: the text of each cue; numbers, times and positions stay, styles are codes. Line breaks are hers to
+# set: they are text.
 module Glossema
   module Formats
     class Subrip < TextFile
@@ -8,8 +9,10 @@ module Glossema
       EXTENSIONS = %w[srt].freeze
       MEDIA_TYPE = "application/x-subrip".freeze
       DEFAULTS = { "encoding" => "" }.freeze
-      TIME = /\d{1,3}:\d{2}:\d{2}[,.]\d{1,3}\s*-->\s*\d{1,3}:\d{2}:\d{2}[,.]\d{1,3}/
-      STYLE = %r!</?(?:[biu]|font)\b[^>]*>|\{\\[^}]*\}|\{/?[biuy]:?[^}]*\}|\r\n|\n|\r!i
+      ONE_TIME = /-?\d{1,3}:\d{1,2}:\d{1,2}(?:[,.]\d{1,3})?/
+      # The end may be missing.
+      TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
+      STYLE = %r!</?(?:[biu]|font)\b[^>]*>|\{\\[^}]*\}|\{/?[biuy]:?[^}]*\}!i
 
       def self.recognises?(bytes, name)
         EncodedText.text?(bytes) &&
@@ -17,6 +20,11 @@ module Glossema
             ending?(name) ||
               EncodedText.head(bytes, 2000).match?(/\A\s*\d+\s*?\r?\n\d{1,3}:\d{2}:\d{2},\d{1,3}\s*-->/)
           )
+      end
+
+      # The times of a cue as its path has them.
+      def self.shown(time)
+        time.split("-->", -1).map { |one| one.strip.empty? ? "?" : one.strip }.join(" → ")
       end
 
       def preview
@@ -34,7 +42,7 @@ module Glossema
         while scanner.skip_until(TIME)
           time, starts = scanner.matched, scanner.pos - scanner.matched_size
           scanner.skip(/[^\r\n]*(?:\r\n|\n|\r|\z)/)
-          cues << [time.gsub(/\s+/, " ").sub("-->", "→"), starts, scanner.pos]
+          cues << [self.class.shown(time), starts, scanner.pos]
         end
         damaged("no-cue") if cues.empty? && @text.match?(/\S/)
         cues.each_with_index do |(time, _, from), index|
@@ -50,25 +58,19 @@ module Glossema
       end
 
       def take(id, from, to, path, pattern)
-        content, raws = Placeholders.read(slice(from, to), pattern)
-        content =
-          Content.new(
-            content.items.map do |item|
-              next item if item.is_a?(String) || !item.alone?
-
-              if raws[item.key].match?(/\A[\r\n]+\z/)
-                item.with(type: "break", display: "line break", equiv: "\n", wrap: "\n")
-              else
-                item.with(type: "markup")
-              end
-            end
-          )
+        content, raws = Placeholders.read(slice(from, to).gsub(/\r\n?/, "\n"), pattern)
+        content = Content.new(content.items.map { |item| styled(item) })
         return if content.blank?
 
         place(id, from, to, content, block: "cue", path: path, whole: true) do |target|
-          Placeholders.write(target, raws) { |text| text.gsub(/\s*\n\s*/, line_end) }
+          Placeholders.write(target, raws) { |text| lines(text) }
         end
       end
+
+      def styled(item) = item.is_a?(String) || !item.alone? ? item : item.with(type: "markup")
+
+      # As the file ends its lines.
+      def lines(text) = text.gsub(/[ \t]*\n[ \t]*/, line_end)
     end
   end
 end

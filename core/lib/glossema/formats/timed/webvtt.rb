@@ -1,5 +1,4 @@
-# WebVTT: the text of each cue; header, notes, styles, regions, times and settings stay, markup and line
-# breaks are codes.
+# WebVTT: the text of each cue; header, notes, styles, regions, times and settings stay, markup is codes.
 require "glossema/formats/timed/subrip"
 
 module Glossema
@@ -10,8 +9,9 @@ module Glossema
       NAME = "WebVTT".freeze
       EXTENSIONS = %w[vtt].freeze
       MEDIA_TYPE = "text/vtt".freeze
-      TIME = /(?:\d{2,}:)?\d{2}:\d{2}\.\d{3}[ \t]+-->[ \t]+(?:\d{2,}:)?\d{2}:\d{2}\.\d{3}/
-      STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);|\r\n|\n|\r}i
+      ONE_TIME = /-?(?:\d{1,}:)?\d{1,2}:\d{1,2}(?:[.,]\d{1,3})?/
+      TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
+      STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);}i
 
       def self.recognises?(bytes, name)
         EncodedText.text?(bytes) &&
@@ -40,12 +40,15 @@ module Glossema
               "c#{number}",
               start,
               at - text[/\s*\z/].bytesize,
-              "cue #{number} · #{match[1].gsub(/[ \t]+/, " ").sub("-->", "→")}",
+              "cue #{number} · #{self.class.shown(match[1])}",
               STYLE
             )
           end
         damaged("no-cue") if number.zero? && !@text.match?(/\AWEBVTT/)
       end
+
+      # An empty line would end the cue.
+      def lines(text) = text.gsub(/[ \t]*\n\s*/, line_end)
 
       def take(id, from, to, path, pattern)
         super

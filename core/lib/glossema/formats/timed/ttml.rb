@@ -1,0 +1,94 @@
+# TTML: XML whose timed paragraphs are cues. Times may be clocks, counts of seconds, frames or ticks, and are
+# counted from the beginning of what stands around them.
+module Glossema
+  module Formats
+    class Ttml < Xml
+      Formats.announce(self, rank: 31)
+
+      NAME = "TTML".freeze
+      EXTENSIONS = %w[ttml dfxp].freeze
+      MEDIA_TYPE = "application/ttml+xml".freeze
+
+      def self.recognises?(bytes, _name)
+        return false unless EncodedText.text?(bytes)
+
+        head = EncodedText.head(bytes, 4000)
+        head.match?(/<(?:\w+:)?tt[\s>]/) && head.match?(%r{http://www\.w3\.org/(?:\d+/\d+|ns)/ttml})
+      end
+
+      private
+
+      def path_name(node, context)
+        return super unless cue?(node)
+
+        @cues = @cues.to_i + 1
+        start, finish = times(node)
+        "cue #{@cues} · #{start ? Timing::Cue.clock(start) : "?"} → #{finish ? Timing::Cue.clock(finish) : "?"}"
+      end
+
+      def block_name(node, context) = cue?(node) ? "cue" : super
+      def facts(node) = cue?(node) ? super.merge(whole: true) : super
+
+      # Line breaks of a cue are hers to set: they are text.
+      def content_of(run, context)
+        content = super
+        return content unless context.block == "cue"
+
+        items = content.items.map { |item| item.is_a?(Code) && item.display == "line break" ? "\n" : item }
+        Content.new(Content.new(items).items.map { |item|
+          item.is_a?(String) ? item.gsub(/[ \t]*\n[ \t]*/, "\n") : item
+        }).renumber
+      end
+
+      def encoded(text, preserve)
+        text.split("\n", -1).map { |line| super(line, preserve) }.join(line_break)
+      end
+
+      # As the file writes one.
+      def line_break
+        @line_break ||= @text[%r{<(?:\w+:)?br\s*/>}] || @text[/<(\w+:)?tt\b/, 1].then { |one| "<#{one}br/>" }
+      end
+
+      def cue?(node) = node.local == "p" && %w[begin end dur].any? { |name| node[name] }
+
+      # [start, end] in seconds, nil where a time is none.
+      def times(node)
+        from = begin_of(node.parent)
+        start = node["begin"] ? seconds(node["begin"]) : 0
+        length = node["dur"] && seconds(node["dur"])
+        finish = node["end"] ? seconds(node["end"]) : (start && length && (start + length))
+        [start, finish].map { |time| time && (from + time) }
+      end
+
+      def begin_of(node)
+        return 0 unless node&.element?
+
+        (node["begin"] ? seconds(node["begin"]) || 0 : 0) + begin_of(node.parent)
+      end
+
+      UNITS = { "h" => 3600, "m" => 60, "s" => 1, "ms" => Rational(1, 1000) }.freeze
+
+      # "00:00:01.5", "00:00:01:12" (frames), "1.5s", "36f", "10000000t" → Rational seconds, or nil.
+      def seconds(text)
+        if (match = text.match(/\A(\d+(?:\.\d+)?)(h|m|s|ms|f|t)\z/))
+          return match[1].to_r * (UNITS[match[2]] || (1 / rate(match[2])))
+        end
+
+        clock, frames = text.match(/\A(\d+:\d{2}:\d{2})(?::(\d+))?\z/)&.captures
+        whole = Timing::Cue.seconds(clock || text)
+        whole && (whole + (frames.to_i / rate("f")))
+      end
+
+      # Frames or ticks a second.
+      def rate(unit)
+        root = tree.elements.first
+        parameter = ->(name) { root.attributes.find { |key, _| key.split(":").last == name }&.last&.first }
+        frames = (parameter["frameRate"] || 30).to_r
+        factor = parameter["frameRateMultiplier"].to_s.split.map(&:to_r)
+        frames *= factor[0] / factor[1] if factor.size == 2 && factor.all?(&:positive?)
+        found = unit == "f" ? frames : (parameter["tickRate"] || frames).to_r
+        found.positive? ? found : 30r
+      end
+    end
+  end
+end
