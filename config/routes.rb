@@ -105,6 +105,8 @@ Rails.application.routes.draw do
     end
     resources :documents, only: %i[update destroy] do
       resource :page, only: :show
+      resource :cues, only: :show
+      resource :film, only: %i[show create destroy]
       resource :finished_file, only: :show
       resource :reading, only: %i[create destroy]
       resource :version, only: %i[show create update destroy], controller: "versions_of_files"
@@ -117,6 +119,7 @@ Rails.application.routes.draw do
       resource :findings, only: %i[show create], controller: "segment_findings"
       resources :versions, only: %i[index create]
       resource :cut, only: %i[create destroy]
+      resource :line_breaks, only: :create
       resource :repeats, only: %i[create destroy]
     end
     resources :deliveries, only: :show

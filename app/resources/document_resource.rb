@@ -2,7 +2,7 @@
 class DocumentResource < ApplicationResource
   typelize state: "ReadingState", by: "Cutting", facts: "DocumentFacts", bands: "Bands | null"
   typelize options: "Options", role: "DocumentRole", comparison: "Comparison | null"
-  typelize groups: "BandGroups | null"
+  typelize groups: "BandGroups | null", timed: "boolean", film: "string | null"
   typelize message: "string | null", format: "string | null"
 
   attributes :id,
@@ -22,6 +22,9 @@ class DocumentResource < ApplicationResource
     :role,
     :replaces_id,
     :comparison
+  attribute(:timed, &:timed?)
+  # The name of the film beside it.
+  attribute(:film) { |document| document.film.filename.to_s if document.film.attached? }
   # The words of its bands in the groups that are seen together.
   attribute(:groups) { |document| document.bands && Glossema::Counting::Bands.grouped(document.bands) }
 end

@@ -48,9 +48,14 @@ export function FileReady({ row, version, fixed, attempt, settle, remove }: Prop
         <div className="name">{row.name}</div>
         <p className="small quiet">
           {row.format} · {row.source_lang && `${languageName(row.source_lang)} · `}
-          <HowCut row={row} settle={settle} /> ·{' '}
+          {!row.timed && (
+            <>
+              <HowCut row={row} settle={settle} /> ·{' '}
+            </>
+          )}
           <Options row={row} onChange={(options) => settle({ options })} />
           <Facts row={row} />
+          {row.film && ` · ${t('brief.withFilm', { name: row.film })}`}
           {fixed && <NewerVersion row={row} send={send} />}
           {row.replaces_id && <OldVersion row={row} attempt={attempt} />}
         </p>

@@ -9,6 +9,7 @@ import { doneAt } from '../shared/workTime'
 import { nextCode } from '../translate/completion/codes'
 import { stillToCome } from '../translate/card/terms'
 import { sentenceBegins } from '../translate/editor/insertWord'
+import { metersOf } from '../translate/timed/meters'
 import { Ahead } from '../translate/completion/ahead'
 
 Object.assign(window, {
@@ -28,5 +29,6 @@ Object.assign(window, {
     sentenceBegins,
     nextCode,
     stillToCome,
+    metersOf,
   },
 })

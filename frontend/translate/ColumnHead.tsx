@@ -12,11 +12,14 @@ import { Look } from './Look'
 import { Pretranslate } from './pretranslate/Pretranslate'
 import type { Listing } from './queries'
 import { Replace } from './replace/Replace'
+import type { Store } from './store'
+import { CueSum } from './timed/CueSum'
 import { ALL_FILES, FILTERS, type Choices, type Filter } from './useShown'
 import { Ways } from './Ways'
 
 interface Props {
   project: number
+  store: Store
   listing: Listing
   shown: Choices
   open: number | null
@@ -27,7 +30,7 @@ interface Props {
 }
 
 export const ColumnHead = memo(function ColumnHead(props: Props) {
-  const { project, listing, shown, open, wordsLeft, act, nextUnfinished, onFilter } = props
+  const { project, store, listing, shown, open, wordsLeft, act, nextUnfinished, onFilter } = props
   const { t } = useTranslation()
   return (
     <div className="column-head">
@@ -60,6 +63,7 @@ export const ColumnHead = memo(function ColumnHead(props: Props) {
         · {t('translate.count', { count: shown.order.length })} · {number(wordsLeft)}{' '}
         {t('translate.wordsLeft')}
       </span>
+      <CueSum store={store} />
       <SendShown {...{ project, shown, listing }} />
       <span className="push" />
       <Replace project={project} />

@@ -10,6 +10,7 @@ import { FoundMark } from './FoundMark'
 import { Here } from './Here'
 import { useNoted } from './noted'
 import { Place } from './Place'
+import { CueStart } from './timed/CueStart'
 
 interface Props {
   segment: Segment
@@ -39,6 +40,7 @@ export const Pair = memo(function Pair({ segment, project, index, begins, file, 
         {file && <span className="file-begins">{file}</span>}
         <Here segment={segment} />
         <Place segment={segment} />
+        <CueStart segment={segment.id} />
         <Noted segment={segment} />
         {segment.locked && <span className="noted">{t('translate.locked')}</span>}
         <span

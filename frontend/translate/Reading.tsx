@@ -15,6 +15,7 @@ import { TextRows } from './TextRows'
 import { UnderText } from './UnderText'
 import { AFAR } from './useGoing'
 import { PresenceContext } from './usePresence'
+import { TimedContext } from './timed/useTimed'
 import { useReading, type ReadingParts } from './useReading'
 import { WhatWasDone } from './WhatWasDone'
 
@@ -36,70 +37,72 @@ export function Reading({ said, ...parts }: ReadingParts & { said: string }) {
       <NotedContext value={reading.noted}>
         <MarksContext value={reading.marks}>
           <PresenceContext value={reading.others}>
-            <div
-              className={`translate${folded || apart ? ' folded' : ''}`}
-              {...lookOf(user.preferences.reading)}
-            >
-              <Strip
-                segments={shown.segments}
-                order={shown.order}
-                inked={store.inked}
-                done={store.done().segments}
-                from={rows.range?.startIndex ?? 0}
-                to={rows.range?.endIndex ?? 0}
-                open={openAt}
-                mode={mode}
-                marks={reading.marks}
-                onGo={fromMap}
-              />
-              <section className="column" aria-label={t('stages.translate')}>
-                <ColumnHead
-                  {...{ listing, act, open }}
-                  shown={shown.choices}
-                  nextUnfinished={reading.nextUnfinished}
-                  project={project.id}
-                  wordsLeft={reading.wordsLeft}
-                  onFilter={close}
+            <TimedContext value={reading.timed}>
+              <div
+                className={`translate${folded || apart ? ' folded' : ''}`}
+                {...lookOf(user.preferences.reading)}
+              >
+                <Strip
+                  segments={shown.segments}
+                  order={shown.order}
+                  inked={store.inked}
+                  done={store.done().segments}
+                  from={rows.range?.startIndex ?? 0}
+                  to={rows.range?.endIndex ?? 0}
+                  open={openAt}
+                  mode={mode}
+                  marks={reading.marks}
+                  onGo={fromMap}
                 />
-                <TextRows
-                  files={reading.files}
-                  {...{ project, store, shown, open, rows, scroll, card, cuts, say }}
-                  onOpen={openRow}
-                  onFinish={reading.actions.finish!}
-                  onEntry={companion.showEntry}
-                />
-                <UnderText {...{ store, open, act, said, goTo }}>
-                  {reading.done && (
-                    <WhatWasDone
-                      store={store}
-                      onTakeBack={doings.takeBack}
-                      onClose={() => reading.setDone(false)}
-                    />
+                <section className="column" aria-label={t('stages.translate')}>
+                  <ColumnHead
+                    {...{ listing, store, act, open }}
+                    shown={shown.choices}
+                    nextUnfinished={reading.nextUnfinished}
+                    project={project.id}
+                    wordsLeft={reading.wordsLeft}
+                    onFilter={close}
+                  />
+                  <TextRows
+                    files={reading.files}
+                    {...{ project, store, shown, open, rows, scroll, card, cuts, say }}
+                    onOpen={openRow}
+                    onFinish={reading.actions.finish!}
+                    onEntry={companion.showEntry}
+                  />
+                  <UnderText {...{ store, open, act, said, goTo }}>
+                    {reading.done && (
+                      <WhatWasDone
+                        store={store}
+                        onTakeBack={doings.takeBack}
+                        onClose={() => reading.setDone(false)}
+                      />
+                    )}
+                  </UnderText>
+                  {folded && !apart && (
+                    <button
+                      type="button"
+                      className="unfold"
+                      aria-label={t('companion.unfold')}
+                      onClick={() => companion.setFolded(false)}
+                    >
+                      ←
+                    </button>
                   )}
-                </UnderText>
-                {folded && !apart && (
-                  <button
-                    type="button"
-                    className="unfold"
-                    aria-label={t('companion.unfold')}
-                    onClick={() => companion.setFolded(false)}
-                  >
-                    ←
-                  </button>
+                </section>
+                {reading.current !== undefined && (
+                  <Beside
+                    {...{ project, store, revision, open: segment, document: reading.current }}
+                    where={companion}
+                    onInsert={insert}
+                    onOpen={goTo}
+                    onRestore={restore}
+                    onWrite={write}
+                    onOnly={shown.setOnly}
+                  />
                 )}
-              </section>
-              {reading.current !== undefined && (
-                <Beside
-                  {...{ project, store, revision, open: segment, document: reading.current }}
-                  where={companion}
-                  onInsert={insert}
-                  onOpen={goTo}
-                  onRestore={restore}
-                  onWrite={write}
-                  onOnly={shown.setOnly}
-                />
-              )}
-            </div>
+              </div>
+            </TimedContext>
           </PresenceContext>
         </MarksContext>
       </NotedContext>

@@ -8,6 +8,7 @@ import { useProject } from '../shared/useProject'
 import { useListing, type Listing } from './queries'
 import { Reading } from './Reading'
 import { useStore } from './useStore'
+import './timed/timed.css'
 import './translate.css'
 
 const SAID_FOR = 4000

@@ -1,5 +1,5 @@
 // All that Translate knows while a text is read and written: what is shown, which segment is open, what keys do.
-import { useCallback, useMemo, useRef, useState, useSyncExternalStore } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import type { Project } from '../shared/types'
 import type { Act } from '../shared/useAct'
 import type { CardHandle } from './card/cardHandle'
@@ -17,6 +17,8 @@ import { usePresence } from './usePresence'
 import { useProgress } from './useProgress'
 import { useShown } from './useShown'
 import { useTextKeys } from './useTextKeys'
+import { useFilmActions } from './timed/useFilmActions'
+import { useFollowing, useTimed } from './timed/useTimed'
 
 export interface ReadingParts {
   project: Project
@@ -63,7 +65,17 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
     doings,
     showDone,
   })
-  useTextKeys(actions, numbered)
+  const segment = open === null ? null : (store.byId.get(open) ?? null)
+  const firstShown = shown.segments[rows.range?.startIndex ?? 0]
+  const timed = useTimed(project.id, segment ?? firstShown)
+  useFollowing(timed, open)
+  const { begin } = companion
+  useEffect(() => {
+    if (timed) begin('film')
+  }, [begin, timed])
+  const filmActions = useFilmActions(timed, companion, card)
+  const allActions = useMemo(() => ({ ...actions, ...filmActions }), [actions, filmActions])
+  useTextKeys(allActions, numbered)
 
   const files = useMemo(() => namesOf(listing), [listing])
   const others = usePresence(project.id, open)
@@ -74,10 +86,8 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
     // oxlint-disable-next-line react/exhaustive-deps
     [shown.order, store.inked],
   )
-  const segment = open === null ? null : (store.byId.get(open) ?? null)
-  const firstShown = shown.segments[rows.range?.startIndex ?? 0]
   const current = segment?.document_id ?? firstShown?.document_id ?? listing.documents[0]?.id
-  const seen = { wordsLeft, segment, current, files, progress, noted, others, marks }
+  const seen = { timed, wordsLeft, segment, current, files, progress, noted, others, marks }
   const moving = { opening, goTo, nextUnfinished }
   return {
     ...seen,

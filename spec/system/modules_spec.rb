@@ -57,6 +57,19 @@ RSpec.describe "Modules" do
     expect(answers).to eq(list.map { |one| one["left"] })
   end
 
+  it "measure cues as the core does" do
+    list = cases("cue_meters")
+    answers = ask(<<~JS, [list, Glossema::Timing::Limits.new.to_h])
+      const [cases, limits] = arguments[0]
+      const tenth = (value) => (value === null ? null : Math.round(value * 10) / 10)
+      return cases.map((one) => {
+        const { cps, wpm, lines, over } = glossema.metersOf(one.text, one, one.next, limits)
+        return { cps: tenth(cps), wpm: tenth(wpm), lines, over }
+      })
+    JS
+    expect(answers).to eq(list.map { |one| one.slice("cps", "wpm", "lines", "over") })
+  end
+
   it "offer what may follow as the core does" do
     list = cases("completion")
     answers = ask(<<~JS, list)

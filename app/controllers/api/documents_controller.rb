@@ -2,9 +2,11 @@
 module Api
   class DocumentsController < BaseController
     def create
+      films = DroppedFilms.new(uploads(:files))
+      films.check(project.documents.pluck(:name) + films.texts.map(&:original_filename))
       position = project.documents.maximum(:position).to_i
       documents =
-        uploads(:files).map do |file|
+        films.texts.map do |file|
           document =
             project.documents.new(
               position: position += 1,
@@ -17,6 +19,7 @@ module Api
           document
         end
       documents.each { |document| document.note(current_user, "file-in") } if project.begun?
+      films.put(documents + project.documents.to_a)
       documents.each(&:read_later)
       answer(DocumentResource.new(documents), status: :created)
     end

@@ -2,7 +2,7 @@
 module Project::Checks
   extend ActiveSupport::Concern
   # Raised when checks find other things than before.
-  VERSION = 3
+  VERSION = 4
 
   included do
     has_many :let_stands, dependent: :delete_all
@@ -18,6 +18,9 @@ module Project::Checks
       { **CheckProfile.new(self).given, "never_used" => never_used, "never_translated" => never_translated }
     )
   end
+
+  # What the client allows of subtitles: the profile says it for the checks too.
+  def cue_limits = Glossema::Timing::Limits.new(check_profile_in_force.parameters_of("cue-limits"))
 
   # What its segments are checked against, in a few letters: another one means that all are looked at again.
   def check_stamp

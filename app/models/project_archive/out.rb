@@ -16,8 +16,8 @@ class ProjectArchive::Out
     Glossema::Exchange::Package.write("archive", { **about, "blobs" => files }, parts)
   end
 
-  # What is drawn anew where the archive is opened.
-  DRAWN = "page".freeze
+  # What is drawn anew where the archive is opened, and films, which go their own way.
+  LEFT_OUT = %w[page film].freeze
 
   private
 
@@ -50,7 +50,7 @@ class ProjectArchive::Out
 
   def kept(model, rows, parts)
     attached = ActiveStorage::Attachment.where(record_type: model.name, record_id: rows.map(&:id))
-      .where.not(name: DRAWN)
+      .where.not(name: LEFT_OUT)
     attached.includes(:blob).map do |attachment|
       path = "blobs/#{attachment.id}"
       parts[path] = attachment.blob.download

@@ -18,18 +18,16 @@ RSpec.describe Glossema::Timing::Meters do
     end
   end
 
-  # text, seconds shown, cps, words a minute
-  [
-    ["Load the box first.", 2, 9.5, 120.0],
-    ["Load the box\nfirst.", 2, 9.0, 120.0],
-    ["Zuerst laden", 0.5, 24.0, 240.0],
-    ["積む", 1, 2.0, 120.0],
-    ["é\u0301 👩‍👩‍👧", 1, 3.0, 60.0]
-  ].each do |text, seconds, cps, wpm|
-    it "measures #{text.inspect} in #{seconds} s" do
-      shown = cue("00:00:01,000", format("00:00:%06.3f", 1 + seconds).tr(".", ","))
-      measured = described_class.new(shown, text).to_h(Glossema::Timing::Limits.new)
-      expect(measured.values_at("cps", "wpm", "duration")).to eq([cps, wpm, seconds.to_f])
+  # The browser is held to the same cases (frontend/translate/timed/meters.ts).
+  JSON.parse(File.read(File.expand_path("../cases/cue_meters.json", __dir__))).each do |given|
+    it "measures #{given["text"].inspect} from #{given["start"]} to #{given["finish"] || "no end"}" do
+      times = given.values_at("start", "finish", "next").map { |time| time && Rational(time.to_s) }
+      shown = Glossema::Timing::Cue.new(number: 1, start: times[0], finish: times[1])
+      following = times[2] && Glossema::Timing::Cue.new(number: 2, start: times[2], finish: times[2] + 1)
+      measured = described_class.new(shown, given["text"], following: following)
+      told = measured.to_h(Glossema::Timing::Limits.new)
+      expect(told.values_at("cps", "wpm", "over")).to eq(given.values_at("cps", "wpm", "over"))
+      expect(told["lines"].map { |line| line.scan(/\X/).size }).to eq(given["lines"])
     end
   end
 

@@ -24,6 +24,10 @@ import { useTaking } from './useTaking'
 import { useTerms } from './useTerms'
 import { useWarning } from './useWarning'
 import { useWriting, withoutBlank } from './useWriting'
+import { CueMeters } from '../timed/CueMeters'
+import { CueTimes } from '../timed/CueTimes'
+import { Sentence } from '../timed/Sentence'
+import { useLineBreaks } from '../timed/useLineBreaks'
 
 interface Props {
   segment: Segment
@@ -49,6 +53,11 @@ export function Card(props: Props) {
   const warn = useWarning(segment, onSay)
   const completion = useCompletion(segment, target, onSay, given)
   const pending = store.outbox.pending(segment.id)
+  const write = (value: string) => {
+    show(value)
+    changed(value)
+  }
+  const breakLines = useLineBreaks({ segment, target, write, say: onSay })
 
   const { chosen, take, choose, takeWords } = useTaking({ segment, proposals, put, target })
   const finish = () => {
@@ -79,6 +88,7 @@ export function Card(props: Props) {
     carry: terms.carry,
     spelling: spelling.open,
     offers: completion.open,
+    breakLines: (which) => void breakLines(which),
     firstEntry: () => terms.pairs[0]?.entry ?? null,
   }))
 
@@ -92,7 +102,9 @@ export function Card(props: Props) {
         </div>
         <div>
           <Here segment={segment} />
+          <CueTimes segment={segment.id} />
           <Source segment={segment} project={project} marks={terms.marks} />
+          <Sentence segment={segment.id} store={store} />
           {cutting && (
             <CutLine
               segment={segment}
@@ -138,6 +150,7 @@ export function Card(props: Props) {
           )}
         </div>
       </div>
+      <CueMeters segment={segment} />
       <CardFoot {...{ segment, store, pending, onFinish }} toCome={terms.toCome} onCarry={terms.carry} />
       <Proposals
         {...{ proposals, segment, project, chosen }}

@@ -22,6 +22,8 @@ export interface CardHandle {
   carry: () => void
   spelling: () => void
   offers: () => void
+  // Breaks a cue into lines.
+  breakLines: (which: 'best' | 'next') => void
   // The entry of its first term, or null.
   firstEntry: () => number | null
 }

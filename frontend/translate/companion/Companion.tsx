@@ -1,10 +1,12 @@
 // The companion beside the text: the page as it will look, words looked up, and the history of the open
 // segment.
-import { memo, useState } from 'react'
+import { memo, useContext, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { KEYS, shown } from '../../shared/keys'
 import type { Origin, Project, Segment, Version } from '../../shared/types'
 import type { Store } from '../store'
+import { Film } from '../timed/Film'
+import { TimedContext } from '../timed/useTimed'
 import { Findings } from './Findings'
 import { Notes } from './Notes'
 import { Page } from './Page'
@@ -37,6 +39,13 @@ interface Props {
 export const Companion = memo(function Companion(props: Props) {
   const { asked, apart, onFold, onApart, project } = props
   const { t } = useTranslation()
+  const timed = useContext(TimedContext)
+  const isThere: Partial<Record<View, boolean>> = {
+    film: timed !== null,
+    // The film shows how it will look.
+    page: timed === null,
+    reference: project.reference_files > 0,
+  }
   const [view, setView] = useState<View>(asked.view)
   const [turn, setTurn] = useState(asked.turn)
   // A key asked for a view.
@@ -48,7 +57,7 @@ export const Companion = memo(function Companion(props: Props) {
     <aside className="companion" aria-label={t('companion.label')}>
       <div className="tabs">
         <div role="tablist" aria-label={t('companion.label')}>
-          {VIEWS.filter((name) => name !== 'reference' || project.reference_files > 0).map((name) => (
+          {VIEWS.filter((name) => isThere[name] ?? true).map((name) => (
             <button
               key={name}
               type="button"
@@ -99,6 +108,7 @@ export const Companion = memo(function Companion(props: Props) {
 function Panel({ view, ...props }: Props & { view: View }) {
   const { t } = useTranslation()
   const { open, asked } = props
+  if (view === 'film') return <Film {...props} />
   if (view === 'page') return <Page {...props} />
   if (view === 'reference') return <Reference project={props.project.id} />
   if (view === 'terms') return <Terms {...props} />

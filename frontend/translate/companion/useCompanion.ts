@@ -4,7 +4,7 @@ import type { CardHandle } from '../card/cardHandle'
 import type { Chosen } from '../card/chosenText'
 import { useFolded } from './useFolded'
 
-export const VIEWS = ['page', 'search', 'terms', 'findings', 'past', 'notes', 'reference'] as const
+export const VIEWS = ['film', 'page', 'search', 'terms', 'findings', 'past', 'notes', 'reference'] as const
 export type View = (typeof VIEWS)[number]
 
 // turn counts the asking, so that the same can be asked for again.
@@ -38,6 +38,12 @@ export function useCompanion(card: RefObject<CardHandle | null>) {
     [ask, card],
   )
   const writeNote = useCallback(() => ask({ view: 'notes' }), [ask])
+  const showFilm = useCallback(() => ask({ view: 'film' }), [ask])
+  // Where nothing was asked for yet, and without bringing the companion back.
+  const begin = useCallback(
+    (view: View) => setAsked((now) => (now.turn ? now : { ...now, view, turn: 1 })),
+    [],
+  )
   const showPast = useCallback(() => ask({ view: 'past' }), [ask])
   const showApart = useCallback(() => setApart((now) => !now), [])
   const together = useCallback(() => setApart(false), [])
@@ -54,6 +60,8 @@ export function useCompanion(card: RefObject<CardHandle | null>) {
     showEntry,
     writeNote,
     showPast,
+    showFilm,
+    begin,
     back,
   }
 }

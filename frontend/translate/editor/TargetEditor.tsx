@@ -3,7 +3,7 @@
 import { baseKeymap } from 'prosemirror-commands'
 import { history, redo, undo } from 'prosemirror-history'
 import { keymap } from 'prosemirror-keymap'
-import { EditorState, TextSelection } from 'prosemirror-state'
+import { EditorState, TextSelection, type Command } from 'prosemirror-state'
 import { EditorView } from 'prosemirror-view'
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
@@ -27,11 +27,22 @@ interface Props {
   ref: Ref<TargetHandle>
 }
 
-const KEYS = keymap({ 'Mod-z': undo, 'Mod-y': redo, 'Shift-Mod-z': redo, Enter: () => true })
-const plugins = (complete: Completing, look: (text: string) => Promise<Misspelled[]>) => [
+// Only a cue has lines of its own.
+const newLine: Command = (state, dispatch) => {
+  dispatch?.(state.tr.insertText('\n').scrollIntoView())
+  return true
+}
+const keysOf = (block?: string) =>
+  keymap({
+    'Mod-z': undo,
+    'Mod-y': redo,
+    'Shift-Mod-z': redo,
+    Enter: block === 'cue' ? newLine : () => true,
+  })
+const plugins = (complete: Completing, look: (text: string) => Promise<Misspelled[]>, block?: string) => [
   history(),
   completing(complete),
-  KEYS,
+  keysOf(block),
   keymap(baseKeymap),
   spelling(look),
 ]
@@ -61,7 +72,7 @@ export function TargetEditor(props: Props) {
       attributes: (state) => ({ ...(state.doc.childCount ? attributes : whenEmpty), ...listShown(state) }),
       state: EditorState.create({
         doc: docOf(segment.target, segment.codes),
-        plugins: plugins(complete, (text) => latest.current.onSpell(text)),
+        plugins: plugins(complete, (text) => latest.current.onSpell(text), segment.block),
       }),
       ...pasting(segment.source, () => latest.current.onDropped()),
       dispatchTransaction(change) {

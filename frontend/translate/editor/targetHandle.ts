@@ -12,7 +12,8 @@ import { nodeOf, nodesOf, writtenOf } from './schema'
 import { faultAt, lookAgain } from './spelling'
 
 // What of a segment an editor goes by.
-export type Edited = Pick<Segment, 'position' | 'source' | 'target' | 'codes'>
+export type Edited = Pick<Segment, 'position' | 'source' | 'target' | 'codes'> &
+  Partial<Pick<Segment, 'block'>>
 
 export interface TargetHandle {
   focus: () => void

@@ -26,9 +26,14 @@ module Glossema
           level = level_of(kind.code) || (kind.off? ? OFF : kind.level)
           next if level == OFF
 
-          parameters = @checks.fetch(kind.code, {}).except("level")
-          kind.new(level: level, parameters: parameters, terms: terms, lists: @lists, speller: speller)
+          kind.new(level: level, parameters: parameters_of(kind.code), terms: terms, lists: @lists, speller: speller)
         end
+      end
+
+      # {name => number or text} of a check, as it is where it says nothing.
+      def parameters_of(code)
+        kind = Checks.all.find { |one| one.code == code }
+        kind.parameters.merge(@checks.fetch(code, {}).except("level"))
       end
 
       # What it says of a check: a level, OFF, or nil where it says nothing.

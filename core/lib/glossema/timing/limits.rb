@@ -17,6 +17,8 @@ module Glossema
 
       USUAL.each_key { |name| define_method(name) { @values.fetch(name) } }
 
+      def to_h = @values
+
       # The least gap between two cues, in seconds.
       def gap = Rational(frames.to_r, rate.to_r)
     end

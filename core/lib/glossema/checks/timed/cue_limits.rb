@@ -11,15 +11,18 @@ module Glossema
 
         limits = Timing::Limits.new(@parameters)
         meters = Timing::Meters.new(pair.cue, pair.into, following: pair.next_cue)
-        meters.over(limits).reject { |name| name == "overlap" }.map do |name|
+        (meters.over(limits) - passed_over(pair.cue)).map do |name|
           finding(name, target: [[0, pair.into.length]], **told(meters, pair.cue, limits))
         end
       end
 
       private
 
+      # What other checks say.
+      def passed_over(cue) = cue.finish ? %w[overlap] : %w[overlap duration]
+
       def told(meters, cue, limits)
-        { cps: plain(meters.cps), most_cps: plain(limits.cps), longest: meters.lines.map(&:length).max.to_i,
+        { cps: plain(meters.cps), most_cps: plain(limits.cps), longest: meters.lines.map { |line| line.scan(/\X/).size }.max.to_i,
           characters: limits.characters, count: meters.lines.size, lines: limits.lines,
           duration: plain(cue.duration), from: plain(limits.shortest), to: plain(limits.longest),
           gap: plain(meters.gap), frames: limits.frames }

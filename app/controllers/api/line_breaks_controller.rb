@@ -1,0 +1,19 @@
+# The places at which the text of a cue can be broken into lines, best first.
+module Api
+  class LineBreaksController < BaseController
+    # params: target, in written form.
+    def create
+      given = Glossema::Content.parse(params.require(:target), segment.source_content)
+      breaks = Glossema::Timing::LineBreaks.new(project.target_lang, project.cue_limits)
+      render json: { ways: Glossema::Timing::Breaking.new(breaks).of(given).map(&:written) }
+    end
+
+    private
+
+    def segment
+      @segment ||= Segment.where(project: current_user.projects).find(params[:segment_id])
+    end
+
+    def project = segment.project
+  end
+end

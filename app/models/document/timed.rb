@@ -1,0 +1,44 @@
+# Subtitles: the film beside them, the cues with their times, and the sentences that run over several.
+module Document::Timed
+  extend ActiveSupport::Concern
+  FORMATS = %w[SubRip WebVTT TTML].freeze
+  MOST_BYTES = 4.gigabytes
+
+  included do
+    # Outside the database, never translated, never delivered.
+    has_one_attached :film
+  end
+
+  def timed? = FORMATS.include?(format)
+
+  # upload: an uploaded file. Raises Refused "film-kind", "film-large", "film-text", where nothing is changed.
+  def take_film(upload)
+    name = File.basename(upload.original_filename.to_s.tr("\\", "/"))
+    raise Glossema::Refused.new("film-text", name: self.name) unless timed?
+    raise Glossema::Refused.new("film-large", name: name, gigabytes: 4) if upload.size > MOST_BYTES
+
+    kind = self.class.film_kind(upload) or raise Glossema::Refused.new("film-kind", name: name)
+    film.attach(io: upload, filename: name, content_type: kind, identify: false)
+  end
+
+  # [Timing::Cue, Segment] of each segment that is shown at a time, in order.
+  def cues
+    segments.filter_map { |segment| (cue = Glossema::Timing::Cue.of(segment.path)) && [cue, segment] }
+  end
+
+  # [[Segment, …], …] of cues that say one sentence together.
+  def sentences
+    shown = cues
+    groups = Glossema::Timing::Sentences.new(source_lang || project.source_lang)
+      .of(shown.map { |cue, segment| [cue, segment.source_content.text] })
+    groups.map { |group| group.map { |index| shown[index].last } }
+  end
+
+  class_methods do
+    # "video/mp4", "video/webm", or nil for what is no film.
+    def film_kind(upload)
+      upload.rewind
+      Glossema::Timing::Film.kind(upload.read(Glossema::Timing::Film::HEAD)).tap { upload.rewind }
+    end
+  end
+end

@@ -1,0 +1,53 @@
+// Subtitles: what is asked of the server besides their text.
+import { useQuery } from '@tanstack/react-query'
+import { api, upload } from '../../shared/api'
+import { useProjectNews } from '../../shared/live'
+import { keys } from '../../shared/queryKeys'
+import type { Limits, Shown } from './meters'
+
+export interface Cue extends Shown {
+  segment_id: number
+  number: number
+}
+export interface FilmFile {
+  name: string
+  byte_size: number
+  // Another one where another film was given.
+  version: number
+}
+export interface CuesPage {
+  limits: Limits
+  film: FilmFile | null
+  cues: Cue[]
+  // Segments that say one sentence together.
+  sentences: number[][]
+}
+
+// document: null where it holds no cues.
+export function useCues(project: number, document: number | null) {
+  const query = useQuery({
+    queryKey: keys.cues(document ?? 0),
+    queryFn: () => api.get<CuesPage>(`/documents/${document}/cues`),
+    enabled: document !== null,
+  })
+  const { refetch } = query
+  useProjectNews(project, ({ event }) => {
+    if (event === 'recut' && document !== null) void refetch()
+  })
+  return query
+}
+
+export const filmAddress = (document: number, { version }: FilmFile) =>
+  `/api/documents/${document}/film?${version}`
+
+// progress: told the share that has gone up.
+export function giveFilm(document: number, file: File, progress: (share: number) => void) {
+  const form = new FormData()
+  form.append('files[]', file)
+  return upload(`/documents/${document}/film`, form, progress)
+}
+export const takeFilmAway = (document: number) => api.delete(`/documents/${document}/film`)
+
+// target: in written form → broken into lines, best first.
+export const linesOf = async (segment: number, target: string) =>
+  (await api.post<{ ways: string[] }>(`/segments/${segment}/line_breaks`, { target })).ways

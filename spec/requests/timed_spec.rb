@@ -1,0 +1,87 @@
+# Subtitles: films beside them, cues with times and sentences, lines broken.
+RSpec.describe "Subtitles" do
+  let(:user) { make_user }
+  let(:project) { make_project(user, cues, name: "film.srt") }
+  let(:document) { project.documents.first }
+  let(:cues) do
+    "1\n00:00:01,000 --> 00:00:03,700\nHeavy things go low,\n\n2\n00:00:03,800 --> 00:00:05,800\nnever on the front " \
+      "rack.\n\n3\n00:00:06,000 --> 00:00:07,000\nTighten every strap.\n"
+  end
+  let(:webm) { "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01B\x82\x84webm".b + Random.new(1).bytes(3_000_000) }
+
+  def give(bytes, name)
+    post "/api/documents/#{document.id}/film", params: { files: [upload(bytes, name)] }
+  end
+
+  before { sign_in(user) }
+
+  it "have cues with times, limits of the client, and sentences over several cues" do
+    project.update!(check_profile: { "checks" => { "cue-limits" => { "cps" => 15 } } })
+    get "/api/documents/#{document.id}/cues"
+    ids = document.segments.pluck(:id)
+    expect(body["cues"].first).to eq("segment_id" => ids[0], "number" => 1, "start" => 1.0, "finish" => 3.7)
+    expect(body["limits"]).to include("cps" => 15, "characters" => 42, "rate" => 25)
+    expect(body.values_at("sentences", "film")).to eq([[ids.first(2)], nil])
+  end
+
+  it "have a film that is played in pieces and taken away" do
+    give(webm, "any.webm")
+    expect(response).to have_http_status(:created)
+    expect(body["film"]).to eq("any.webm")
+    get "/api/documents/#{document.id}/film", headers: { "Range" => "bytes=0-" }
+    expect(response).to have_http_status(:partial_content)
+    expect(response.headers["Content-Range"]).to eq("bytes 0-2097151/#{webm.bytesize}")
+    get "/api/documents/#{document.id}/film", headers: { "Range" => "bytes=2999000-2999999" }
+    expect(response.body.b).to eq(webm[2_999_000..2_999_999])
+    expect(response.headers["Content-Type"]).to eq("video/webm")
+    get "/api/documents/#{document.id}/film", headers: { "Range" => "bytes=9000000-" }
+    expect(response).to have_http_status(:range_not_satisfiable)
+    get "/api/documents/#{document.id}/film"
+    expect(response.body.bytesize).to eq(webm.bytesize)
+    delete "/api/documents/#{document.id}/film"
+    get "/api/documents/#{document.id}/film"
+    expect(response).to have_http_status(:not_found)
+  end
+
+  {
+    "film-kind" => ["not a film", "any.mp4", "film.srt"],
+    "film-text" => [nil, "any.webm", "page.html"]
+  }.each do |code, (bytes, film, name)|
+    it "refuse a film: #{code}" do
+      document.update!(name: name, format: Glossema::Formats.detect("<p>x</p>", name)::NAME) if name == "page.html"
+      give(bytes || webm, film)
+      expect(body.dig("error", "code")).to eq(code)
+      expect(document.reload.film).not_to be_attached
+    end
+  end
+
+  it "refuse a film larger than 4 GB before it is kept" do
+    stub = upload(webm, "any.webm")
+    allow(stub).to receive(:size).and_return(5.gigabytes)
+    expect { document.take_film(stub) }.to raise_error(Glossema::Refused) { |error|
+      expect(error.code).to eq("film-large")
+    }
+  end
+
+  it "find their film among what is dropped, by name" do
+    other = make_project(user, cues, name: "first.srt")
+    post "/api/projects/#{other.id}/documents",
+      params: { files: [upload(webm, "Loading_safely.webm"), upload(cues, "loading-safely.en.srt")] }
+    expect(response).to have_http_status(:created)
+    expect(other.documents.reload.map { |one| [one.name, one.film.attached?] })
+      .to eq([["first.srt", false], ["loading-safely.en.srt", true]])
+    post "/api/projects/#{other.id}/documents", params: { files: [upload(webm, "strange.webm")] }
+    expect(body.dig("error", "code")).to eq("film-alone")
+  end
+
+  it "are broken into lines in the best places, codes kept at their words" do
+    segment = document.segments.first
+    code = { "id" => 1, "kind" => "open", "key" => "a", "type" => "italic", "display" => "italic" }
+    segment.update!(source: "Heavy {1}things{/1} go low,", codes: [code])
+    post "/api/segments/#{segment.id}/line_breaks",
+      params: { target: "Gli {1}oggetti pesanti{/1} vanno in\nbasso e vicini alla ruota posteriore," }, as: :json
+    expect(body["ways"].first)
+      .to eq("Gli {1}oggetti pesanti{/1} vanno in basso\ne vicini alla ruota posteriore,")
+    expect(body["ways"].size).to be > 2
+  end
+end
