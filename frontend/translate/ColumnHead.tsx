@@ -59,11 +59,16 @@ export const ColumnHead = memo(function ColumnHead(props: Props) {
         </button>
       )}
       {listing.documents.length > 1 && <FileChoice {...{ listing, shown, onFilter }} />}
-      <span className="tab">
-        · {t('translate.count', { count: shown.order.length })} · {number(wordsLeft)}{' '}
-        {t('translate.wordsLeft')}
-      </span>
-      <CueSum store={store} />
+      <CueSum
+        store={store}
+        count={shown.order.length}
+        otherwise={
+          <span className="tab">
+            · {t('translate.count', { count: shown.order.length })} · {number(wordsLeft)}{' '}
+            {t('translate.wordsLeft')}
+          </span>
+        }
+      />
       <SendShown {...{ project, shown, listing }} />
       <span className="push" />
       <Replace project={project} />

@@ -19,7 +19,7 @@ RSpec.describe "Subtitles" do
   def playing? = page.evaluate_script("!document.querySelector('video').paused")
 
   def open_cue(words)
-    find("button.pair", text: words).click
+    find(".pair, .card", text: words).click
     expect(page).to have_css(".card", text: words)
   end
 
@@ -79,8 +79,11 @@ RSpec.describe "Subtitles" do
     expect(page).to have_text("Place 2 of")
     press(:control, :enter)
     expect(page).to have_css(".card", text: "Heavy things go low")
-    target = Segment.uncached { document.segments.first.target }
-    expect(target.lines.size).to eq(2)
+    target = nil
+    eventually do
+      target = Segment.uncached { Segment.find(document.segments.first.id).target }
+      expect(target.lines.size).to eq(2)
+    end
     expect(target).not_to eq("Prima di caricare,\nmettere la bici sul cavalletto.")
     expect(target.tr("\n", " ")).to eq("Prima di caricare, mettere la bici sul cavalletto.")
     expect(page).to have_css(".column-head", text: "one over a limit")

@@ -1,5 +1,5 @@
 // Over the column: how long the cues are shown, and how many are over a limit as they are written now.
-import { useContext, useMemo, useSyncExternalStore } from 'react'
+import { useContext, useMemo, useSyncExternalStore, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
 import type { Store } from '../store'
@@ -7,7 +7,8 @@ import { whole } from './clock'
 import { metersOf } from './meters'
 import { TimedContext } from './useTimed'
 
-export function CueSum({ store }: { store: Store }) {
+// count: of the segments that are shown; otherwise: what stands there where they are no cues.
+export function CueSum({ store, count, otherwise }: { store: Store; count: number; otherwise: ReactNode }) {
   const { t } = useTranslation()
   const timed = useContext(TimedContext)
   // It changes where a state does, not at each key.
@@ -22,11 +23,12 @@ export function CueSum({ store }: { store: Store }) {
     }).length
     // oxlint-disable-next-line react/exhaustive-deps
   }, [inked, store, timed])
-  if (!timed) return null
+  if (!timed) return otherwise
   const last = timed.page.cues.at(-1)
   return (
     <span className="tab">
-      · {last && whole(last.finish ?? last.start)} · {t('timed.overLimit', { count: over })}
+      · {t('timed.count', { count })} · {last && whole(last.finish ?? last.start)} ·{' '}
+      {t('timed.overLimit', { count: over })}
     </span>
   )
 }
