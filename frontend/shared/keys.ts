@@ -49,6 +49,7 @@ export const OUR_KEYS = {
   faster: 'Alt+Equal',
   breakLines: 'Alt+B',
   walkBreaks: 'Alt+Shift+B',
+  divide: 'Alt+U',
   pairSplit: 'S',
   pairJoin: 'J',
   pairOut: 'U',
@@ -92,7 +93,7 @@ export const GROUPS: Record<string, Command[]> = {
   offered: ['nextProposal', 'previousProposal', 'takeProposal', 'takeWords', 'addTerm'],
   beside: ['companion', 'apartWindow', 'lookUp', 'entry', 'past', 'note'],
   timed: [
-    ...(['breakLines', 'walkBreaks', 'filmPlay', 'filmCue', 'filmAgain', 'filmBack'] as const),
+    ...(['breakLines', 'walkBreaks', 'divide', 'filmPlay', 'filmCue', 'filmAgain', 'filmBack'] as const),
     ...(['frameBack', 'frameOn', 'slower', 'faster'] as const),
   ],
   check: ['fix', 'letStand', 'toText', 'take', 'leave'],

@@ -26,6 +26,7 @@ export const keys = {
   deliveries: (project: number) => ['deliveries', project] as const,
   rules: (owner: string) => ['rules', owner] as const,
   pages: ['page'] as const,
+  sentence: (segment: number) => ['proposals', segment, 'sentence'] as const,
   cues: (document: number) => ['cues', document] as const,
   page: (document: number) => ['page', document] as const,
   allProposals: ['proposals'] as const,

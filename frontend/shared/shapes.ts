@@ -192,6 +192,8 @@ export interface Proposal {
   parts?: ('phrase' | 'term' | 'carried')[]
   known?: number
   words?: number
+  // Numbers of the segments that say it together, where it is of a whole sentence.
+  sentence?: number[]
   score: number | null
   service?: string
   // Codes that a machine lost, put where they stand in the source.

@@ -14,6 +14,8 @@ export interface Doing {
   after: Standing
   // How many identical segments took it.
   filled: number
+  // Those of one number are one act.
+  act: number
 }
 
 // More than this is a matter of each segment's past.
@@ -26,6 +28,8 @@ export class Doings {
   private undone: Doing[] = []
   // While something is taken back or done again, that is no new doing.
   private still = false
+  private acts = 0
+  private within = false
 
   // Newest first.
   list = () => this.done.toReversed()
@@ -35,11 +39,16 @@ export class Doings {
     if (this.still) return
     const last = this.done.at(-1)
     const goesOn =
-      last?.id === before.id && same(last.after, standing(before)) && before.state !== 'translated'
+      !this.within &&
+      last?.id === before.id &&
+      same(last.after, standing(before)) &&
+      before.state !== 'translated'
     if (goesOn) last.after = standing(after)
     else {
       const { id, position: number } = before
-      this.done.push({ id, number, before: standing(before), after: standing(after), filled: 0 })
+      if (!this.within) this.acts += 1
+      const doing = { id, number, filled: 0, act: this.acts }
+      this.done.push({ ...doing, before: standing(before), after: standing(after) })
       this.done = this.done.slice(-KEPT)
     }
     this.undone = []
@@ -50,17 +59,29 @@ export class Doings {
     if (last) last.filled = count
   }
 
-  // The one to take back next, or a certain one; the one to do again next.
-  takeBack(wanted = this.done.at(-1)) {
-    if (!wanted) return null
-    this.done = this.done.filter((doing) => doing !== wanted)
-    this.undone.push(wanted)
-    return wanted
+  // What is written in several segments as one act.
+  together(work: () => void) {
+    this.acts += 1
+    this.within = true
+    work()
+    this.within = false
   }
-  doAgain() {
-    const doing = this.undone.pop()
-    if (doing) this.done.push(doing)
-    return doing ?? null
+
+  // The act to take back next, or that of a certain doing: its last doing first. The one to do again next.
+  takeBack(wanted = this.done.at(-1)): Doing[] {
+    if (!wanted) return []
+    const act = this.done.filter((doing) => doing.act === wanted.act).toReversed()
+    this.done = this.done.filter((doing) => doing.act !== wanted.act)
+    this.undone.push(...act)
+    return act
+  }
+  doAgain(): Doing[] {
+    const next = this.undone.at(-1)
+    if (!next) return []
+    const act = this.undone.filter((doing) => doing.act === next.act).toReversed()
+    this.undone = this.undone.filter((doing) => doing.act !== next.act)
+    this.done.push(...act)
+    return act
   }
 
   quietly(work: () => void) {

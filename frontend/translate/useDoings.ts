@@ -27,29 +27,44 @@ export function useDoings({ card, store, open, goTo, act, say }: Parts) {
         if (before && !isUnfinished({ ...before, state })) store.confirm(id, target, origin)
         else store.draft(id, target, origin)
       })
-      if (id !== open) goTo(id)
     },
-    [card, goTo, open, store],
+    [card, open, store],
+  )
+  // To one of them, where none is open.
+  const comeTo = useCallback(
+    (doings: Doing[]) => {
+      if (!doings.some(({ id }) => id === open)) goTo(doings[0].id)
+    },
+    [goTo, open],
   )
   const takeBack = useCallback(
     (wanted?: Doing) => {
-      const doing = store.doings.takeBack(wanted)
-      if (!doing) return say(t('doings.nothing'))
-      put(doing.id, doing.before)
-      say(t('doings.takenBack', { number: doing.number }))
-      if (!doing.filled) return
-      void act(async () => {
-        const { segments } = await api.delete<{ segments: Segment[] }>(`/segments/${doing.id}/repeats`)
-        store.take(segments)
-      })
+      const doings = store.doings.takeBack(wanted)
+      if (!doings.length) return say(t('doings.nothing'))
+      doings.forEach(({ id, before }) => put(id, before))
+      comeTo(doings)
+      say(
+        t('doings.takenBack', {
+          number: doings
+            .map(({ number }) => number)
+            .toReversed()
+            .join(', '),
+        }),
+      )
+      for (const { id } of doings.filter(({ filled }) => filled))
+        void act(async () => {
+          const { segments } = await api.delete<{ segments: Segment[] }>(`/segments/${id}/repeats`)
+          store.take(segments)
+        })
     },
-    [act, put, say, store, t],
+    [act, comeTo, put, say, store, t],
   )
   const doAgain = useCallback(() => {
-    const doing = store.doings.doAgain()
-    if (!doing) return say(t('doings.nothingAgain'))
-    put(doing.id, doing.after)
-    say(t('doings.doneAgain', { number: doing.number }))
-  }, [put, say, store, t])
+    const doings = store.doings.doAgain()
+    if (!doings.length) return say(t('doings.nothingAgain'))
+    doings.forEach(({ id, after }) => put(id, after))
+    comeTo(doings)
+    say(t('doings.doneAgain', { number: doings.map(({ number }) => number).join(', ') }))
+  }, [comeTo, put, say, store, t])
   return { takeBack, doAgain }
 }

@@ -74,6 +74,45 @@ RSpec.describe "Subtitles" do
     expect(body.dig("error", "code")).to eq("film-alone")
   end
 
+  it "say sentences over several cues, which are matched as one and divided by time and sense" do
+    memory = user.memories.create!(name: "Films", source_lang: "en-GB", target_lang: "it-IT")
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(attributes: {},
+      source: "Heavy things go low, never on the front rack.",
+      target: "I pesi vanno in basso, mai sul portapacchi anteriore.")])
+    project.attachments.create!(memory: memory, position: 1, learns: "confirm")
+    first, second, third = document.segments.to_a
+    get "/api/segments/#{second.id}/sentence"
+    expect(body["proposals"].first).to include("score" => 100, "sentence" => [1, 2])
+    text = body["proposals"].first["target"]
+    post "/api/segments/#{second.id}/sentence", params: { text: text }, as: :json
+    expect(body["parts"]).to eq([
+      { "segment_id" => first.id, "target" => "I pesi vanno in basso," },
+      { "segment_id" => second.id, "target" => "mai sul portapacchi anteriore." }
+    ])
+    get "/api/segments/#{third.id}/sentence"
+    expect(body["proposals"]).to eq([])
+    post "/api/segments/#{third.id}/sentence", params: { text: "Sì" }, as: :json
+    expect(body.dig("error", "code")).to eq("no-sentence")
+  end
+
+  it "are learned as cues and as the sentence they say, which is never doubled" do
+    memory = user.memories.create!(name: "Films", source_lang: "en-GB", target_lang: "it-IT")
+    project.attachments.create!(memory: memory, position: 1, learns: "confirm")
+    write = ->(segment, text) {
+      patch "/api/segments/#{segment.id}", as: :json,
+        params: { target: text, confirm: true, origin: { kind: "typed" } }
+    }
+    first, second, = document.segments.to_a
+    write[first, "Le cose pesanti in basso,"]
+    expect(memory.units.pluck(:source)).to eq(["Heavy things go low,"])
+    write[second, "mai davanti."]
+    whole = ->{ memory.units.reload.where("source LIKE '%low, never%'").pluck(:target) }
+    expect(whole.call).to eq(["Le cose pesanti in basso, mai davanti."])
+    write[second.reload, "mai sul portapacchi."]
+    expect(whole.call).to eq(["Le cose pesanti in basso, mai sul portapacchi."])
+    expect(memory.units.count).to eq(3)
+  end
+
   it "are broken into lines in the best places, codes kept at their words" do
     segment = document.segments.first
     code = { "id" => 1, "kind" => "open", "key" => "a", "type" => "italic", "display" => "italic" }

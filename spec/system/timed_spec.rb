@@ -89,6 +89,20 @@ RSpec.describe "Subtitles" do
     expect(page).to have_css(".column-head", text: "one over a limit")
   end
 
+  # The first of its cues is shown for 0.8 s, the other for 2.9 s.
+  it "take a sentence as one, divided over its cues, and give it back in one step" do
+    open_cue("never on the front rack")
+    type("Le cose pesanti in basso, mai sul portapacchi anteriore.")
+    press(:alt, "u")
+    expect(page).to have_css(".card .ProseMirror", text: /\Ain basso, mai sul portapacchi anteriore\.\z/)
+    expect(page).to have_css(".pair .target", text: "Le cose pesanti")
+    press(:alt, "z")
+    expect(page).to have_no_css(".pair .target")
+    expect(page).to have_css(".card .ProseMirror", text: "Le cose pesanti in basso, mai sul portapacchi anteriore.")
+    press(:alt, :shift, "z")
+    expect(page).to have_css(".pair .target", text: "Le cose pesanti")
+  end
+
   it "work without a film, which is given later" do
     document.film.purge
     visit "/projects/#{project.id}/translate"

@@ -21,14 +21,13 @@ module Document::Timed
     film.attach(io: upload, filename: name, content_type: kind, identify: false)
   end
 
-  # [Timing::Cue, Segment] of each segment that is shown at a time, in order.
-  def cues
-    segments.filter_map { |segment| (cue = Glossema::Timing::Cue.of(segment.path)) && [cue, segment] }
+  # [[Timing::Cue, Segment], …] of segments that are shown at a time, in order.
+  def cues(among = segments)
+    among.filter_map { |segment| (cue = Glossema::Timing::Cue.of(segment.path)) && [cue, segment] }
   end
 
-  # [[Segment, …], …] of cues that say one sentence together.
-  def sentences
-    shown = cues
+  # [[Segment, …], …] of cues that say one sentence together. shown: as cues answers them.
+  def sentences(shown = cues)
     groups = Glossema::Timing::Sentences.new(source_lang || project.source_lang)
       .of(shown.map { |cue, segment| [cue, segment.source_content.text] })
     groups.map { |group| group.map { |index| shown[index].last } }

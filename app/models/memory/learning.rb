@@ -53,6 +53,18 @@ module Memory::Learning
     )
   end
 
+  # Takes in a sentence that runs over several cues; one it took in before reads as it does now.
+  def learn_sentence(sentence, by:)
+    first = sentence.segments.first
+    writer, source, target = Memory::Writer.new(self), *sentence.written
+    about = { **unit_attributes(first, by), target: target, key: sentence.key, previous_hash: nil, next_hash: nil }
+    own = units.find_by(source_hash: MemoryUnit.hash_of(source), key: sentence.key, file: first.document.name)
+    return rewrite(own, about, writer, by) if own
+    return if units.exists?(source_hash: MemoryUnit.hash_of(source), target: target)
+
+    writer.add({ source: source, author: by.name, created_at: Time.current, **about })
+  end
+
   # Takes in pairs at once, found by lookups when this returns. The same source and target is never doubled.
   # Returns how many were new.
   def take_in(pairs)

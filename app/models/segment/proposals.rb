@@ -11,7 +11,31 @@ class Segment::Proposals
   def to_a
     matches = @project.lookup(terms: true).matches(query, threshold: @floor, limit: LIMIT)
     own = alternatives
-    [*own, *matches.map { |match| row(match) }, *assembled(own, matches)]
+    [*own, *matches.map { |match| self.class.row(match) }, *assembled(own, matches)]
+  end
+
+  # A match of the core as it is shown.
+  def self.row(match)
+    unit, attributes = match.candidate, match.candidate.attributes
+    {
+      id: "m#{unit.id}",
+      kind: match.kind,
+      score: match.score,
+      raw: match.raw,
+      penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
+      target: match.target.written,
+      changes: match.changes.map(&:to_h),
+      stored: match.changes.any? ? unit.target.text : nil,
+      source: unit.source.text,
+      memory: unit.memory.name,
+      memory_id: unit.memory.id,
+      unit: unit.id,
+      origin: attributes["origin"],
+      differences: match.differences.map { |difference| difference.to_h },
+      author: attributes["changed_by"].presence || attributes["author"],
+      changed_at: attributes["updated_at"],
+      **attributes.slice("client", "project", "subject", "file").symbolize_keys
+    }
   end
 
   private
@@ -46,28 +70,5 @@ class Segment::Proposals
         differences: comparison.differences.map(&:to_h)
       }
     end
-  end
-
-  def row(match)
-    unit, attributes = match.candidate, match.candidate.attributes
-    {
-      id: "m#{unit.id}",
-      kind: match.kind,
-      score: match.score,
-      raw: match.raw,
-      penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
-      target: match.target.written,
-      changes: match.changes.map(&:to_h),
-      stored: match.changes.any? ? unit.target.text : nil,
-      source: unit.source.text,
-      memory: unit.memory.name,
-      memory_id: unit.memory.id,
-      unit: unit.id,
-      origin: attributes["origin"],
-      differences: match.differences.map { |difference| difference.to_h },
-      author: attributes["changed_by"].presence || attributes["author"],
-      changed_at: attributes["updated_at"],
-      **attributes.slice("client", "project", "subject", "file").symbolize_keys
-    }
   end
 end

@@ -153,7 +153,10 @@ module Segment::Translating
     remember(by)
   end
 
-  def teach(memories, by) = memories.each { |memory| memory.learn(self, by: by) }
+  def teach(memories, by)
+    memories.each { |memory| memory.learn(self, by: by) }
+    teach_sentence(memories, by) if memories.any?
+  end
 
   # The memories that learn as she confirms.
   def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
@@ -164,6 +167,12 @@ module Segment::Translating
   private
 
   def confirmed_version = versions.where(state: Segment::STATES - Segment::UNFINISHED).last
+
+  # A sentence over several cues is learned whole, too, once all of it is confirmed.
+  def teach_sentence(memories, by)
+    sentence = Segment::Sentence.of(self)
+    memories.each { |memory| memory.learn_sentence(sentence, by: by) } if sentence&.done?
+  end
 
   # As it was confirmed, with the state it had.
   def back_to_confirmed(by)

@@ -3,7 +3,8 @@ import { useImperativeHandle, useRef, type Ref } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Here } from '../Here'
 import { Moon } from '../../shared/parts/Moon'
-import type { Project, Segment } from '../../shared/types'
+import { plain } from '../../shared/content'
+import type { Origin, Project, Segment } from '../../shared/types'
 import { TargetEditor } from '../editor/TargetEditor'
 import type { TargetHandle } from '../editor/targetHandle'
 import type { Store } from '../store'
@@ -28,6 +29,7 @@ import { CueMeters } from '../timed/CueMeters'
 import { CueTimes } from '../timed/CueTimes'
 import { Sentence } from '../timed/Sentence'
 import { useLineBreaks } from '../timed/useLineBreaks'
+import { useSentence, withSentence } from '../timed/useSentence'
 
 interface Props {
   segment: Segment
@@ -47,7 +49,11 @@ export function Card(props: Props) {
   const { t } = useTranslation()
   const target = useRef<TargetHandle>(null)
   const { put, show, changed, confirm } = useWriting(segment, store, target)
-  const { proposals, given, trouble, searching } = useProposals({ segment, project, target, put })
+  const own = useProposals({ segment, project, target, put })
+  const { given, trouble, searching } = own
+  const sentence = useSentence({ segment, store, put, say: onSay })
+  const proposals = withSentence(own.proposals, sentence.proposals)
+  const putDivided = (text: string, origin: Origin) => void sentence.putDivided(text, origin)
   const terms = useTerms({ segment, project, target, say: onSay })
   const spelling = useSpelling(project, segment, target, onSay)
   const warn = useWarning(segment, onSay)
@@ -59,7 +65,7 @@ export function Card(props: Props) {
   }
   const breakLines = useLineBreaks({ segment, target, write, say: onSay })
 
-  const { chosen, take, choose, takeWords } = useTaking({ segment, proposals, put, target })
+  const { chosen, take, choose, takeWords } = useTaking({ segment, proposals, put, putDivided, target })
   const finish = () => {
     const value = withoutBlank(target.current?.value() ?? segment.target, segment.source)
     if (!value.trim()) {
@@ -89,6 +95,7 @@ export function Card(props: Props) {
     spelling: spelling.open,
     offers: completion.open,
     breakLines: (which) => void breakLines(which),
+    divide: () => putDivided(plain(target.current?.value() ?? '', segment.codes), { kind: 'typed' }),
     firstEntry: () => terms.pairs[0]?.entry ?? null,
   }))
 

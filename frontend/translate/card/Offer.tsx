@@ -30,6 +30,11 @@ export function Offer({ proposal, segment, project }: Props) {
 }
 
 function Compared({ proposal, segment }: Omit<Props, 'project'>) {
+  if (proposal.sentence) return null
+  return <Differences {...{ proposal, segment }} />
+}
+
+function Differences({ proposal, segment }: Omit<Props, 'project'>) {
   const text = plain(segment.source, segment.codes)
   const { differences } = proposal
   if (markDifferences(text, differences).every((one) => one.mark === 'same')) return null
@@ -52,11 +57,12 @@ const partsOf = ({ parts = [] }: Proposal, t: TFunction) =>
 
 function About({ proposal }: { proposal: Proposal }) {
   const { t } = useTranslation()
-  const { memory, author, changed_at, client, project, subject, kind } = proposal
+  const { memory, author, changed_at, client, project, subject, kind, sentence } = proposal
   const lost = proposal.lost?.length ? t('translate.codesPlaced', { codes: proposal.lost.join(' ') }) : null
   const by = [author, changed_at && fullDate(changed_at)].filter(Boolean).join(', ')
+  const whole = sentence && t('timed.wholeSentence', { numbers: sentence.join(', ') })
   const about = memory
-    ? [t('translate.memoryLine'), memory, by, client, project, subject]
+    ? [whole, t('translate.memoryLine'), memory, by, client, project, subject]
     : [t(`translate.offered.${kind}`, { ...proposal, parts: partsOf(proposal, t) }), lost]
   return <span className="about-unit">{about.filter(Boolean).join(' · ')}</span>
 }

@@ -22,6 +22,8 @@ export interface CardHandle {
   carry: () => void
   spelling: () => void
   offers: () => void
+  // What is written in it is the whole sentence: divided over its cues.
+  divide: () => void
   // Breaks a cue into lines.
   breakLines: (which: 'best' | 'next') => void
   // The entry of its first term, or null.

@@ -10,10 +10,12 @@ interface Parts {
   segment: Segment
   proposals: Proposal[]
   put: Put
+  // Of a whole sentence: divided over its cues.
+  putDivided: Put
   target: RefObject<TargetHandle | null>
 }
 
-export function useTaking({ segment, proposals, put, target }: Parts) {
+export function useTaking({ segment, proposals, put, putDivided, target }: Parts) {
   const [chosen, setChosen] = useState(0)
   // number: of a proposal, 0 for the source; without one the chosen proposal is taken.
   const take = (number = Math.min(chosen, proposals.length - 1) + 1) => {
@@ -21,7 +23,8 @@ export function useTaking({ segment, proposals, put, target }: Parts) {
     if (number === 0) return put(segment.source, { kind: 'source' })
     if (!proposal) return
     setChosen(number - 1)
-    put(proposal.target, originOf(proposal))
+    const putIt = proposal.sentence ? putDivided : put
+    putIt(proposal.target, originOf(proposal))
   }
   const choose = (step: number) => setChosen((at) => Math.max(0, Math.min(proposals.length - 1, at + step)))
   const takeWords = () => {

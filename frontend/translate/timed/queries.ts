@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { api, upload } from '../../shared/api'
 import { useProjectNews } from '../../shared/live'
 import { keys } from '../../shared/queryKeys'
+import type { Proposal } from '../../shared/types'
 import type { Limits, Shown } from './meters'
 
 export interface Cue extends Shown {
@@ -51,3 +52,17 @@ export const takeFilmAway = (document: number) => api.delete(`/documents/${docum
 // target: in written form → broken into lines, best first.
 export const linesOf = async (segment: number, target: string) =>
   (await api.post<{ ways: string[] }>(`/segments/${segment}/line_breaks`, { target })).ways
+
+export const sentenceQuery = (segment: number) => ({
+  queryKey: keys.sentence(segment),
+  queryFn: () => api.get<{ proposals: Proposal[] }>(`/segments/${segment}/sentence`),
+  staleTime: 0,
+})
+
+export interface Part {
+  segment_id: number
+  target: string
+}
+// text: the translation of the whole sentence that the cue is part of.
+export const divide = async (segment: number, text: string) =>
+  (await api.post<{ parts: Part[] }>(`/segments/${segment}/sentence`, { text })).parts

@@ -31,6 +31,7 @@ export function useFilmActions(
       slower: film(() => player.faster(-1)),
       faster: film(() => player.faster(1)),
       breakLines: () => card.current?.breakLines('best'),
+      divide: () => card.current?.divide(),
       walkBreaks: () => card.current?.breakLines('next'),
     }
   }, [card, player, showFilm])

@@ -4,7 +4,7 @@ module Glossema
   module Timing
     class Dividing
       # A part twice as long as its cue has time for.
-      OUT_OF_TIME = 60.0
+      OUT_OF_TIME = 35.0
       # For each character a second beyond the limit.
       TOO_FAST = 6.0
       MOST_WORDS = 80
