@@ -38,7 +38,9 @@ module Demo
     CLOSE = 120
     def pauses_after(rows)
       goes_on = rows.drop(1).map { |row| row[1].match?(/\A\p{Ll}/) } << false
-      left = (SECONDS * 1000) - (3 * BEGINNING) - rows.sum { |row| row[0].to_f * 1000 } - (CLOSE * goes_on.count(true))
+      left = (SECONDS * 1000) - (3 * BEGINNING) - rows.sum { |row|
+        row[0].to_f * 1000
+      } - (CLOSE * goes_on.count(true))
       goes_on.map { |on| on ? CLOSE : (left / goes_on.count(false)).floor(-1) }
     end
 
@@ -78,12 +80,15 @@ module Demo
 
     # The load is lifted onto the bicycle, again and again.
     def moving
-      "[0:v][1:v]overlay=x='30+64*min(1,mod(t,8)/3)':y='188-80*min(1,mod(t,8)/3)':shortest=1,format=yuv420p[film]"
+      way = "min(1,mod(t,8)/3)"
+      "[0:v][1:v]overlay=x='30+64*#{way}':y='188-80*#{way}':shortest=1,format=yuv420p[film]"
     end
 
     # A hum while somebody speaks.
     def sound
-      spoken = cues.map { |cue| format("between(t,%.2f,%.2f)", cue.start / 1000.0, cue.finish / 1000.0) }.join("+")
+      spoken = cues.map { |cue|
+        format("between(t,%.2f,%.2f)", cue.start / 1000.0, cue.finish / 1000.0)
+      }.join("+")
       "'0.2*sin(2*PI*(180+30*sin(2*PI*0.7*t))*t)*abs(sin(2*PI*2.3*t))*(#{spoken})'"
     end
 

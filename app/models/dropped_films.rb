@@ -11,8 +11,8 @@ class DroppedFilms
     end
   end
 
-  # Refuses before anything is kept: a film without subtitles of its name beside it or in the project, when there
-  # are several; one that cannot be shown. names: of subtitles that come along or are there.
+  # Refuses before anything is kept: a film without subtitles of its name beside it or in the project, when
+  # there are several; one that cannot be shown. names: of subtitles that come along or are there.
   def check(names)
     films.each do |film|
       name = film.original_filename.to_s

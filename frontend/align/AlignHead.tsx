@@ -29,7 +29,10 @@ export function AlignHead({ page, aligning }: Props) {
           <h1>{alignment.name}</h1>
           <p className="small quiet">
             {t('align.files', { source: source_file, target: target_file })} ·{' '}
-            <WhoseTexts alignment={alignment} /> · <Giving alignment={alignment} />
+            <WhoseTexts alignment={alignment} />
+          </p>
+          <p className="small quiet">
+            <Giving alignment={alignment} />
           </p>
         </div>
         <div className="amounts">

@@ -19,8 +19,8 @@ RSpec.describe Demo::Film do
   it "is a WebM of the length asked for, with picture and sound" do
     Dir.mktmpdir do |folder|
       path = described_class.write(File.join(folder, "film.webm"), seconds: 3)
-      facts, = Open3.capture2("ffprobe", "-v", "error", "-show_entries", "format=duration:stream=codec_name", "-of",
-        "json", path)
+      wanted = "format=duration:stream=codec_name"
+      facts, = Open3.capture2("ffprobe", "-v", "error", "-show_entries", wanted, "-of", "json", path)
       facts = JSON.parse(facts)
       expect(facts["streams"].map { |stream| stream["codec_name"] }).to eq(%w[vp8 opus])
       expect(facts.dig("format", "duration").to_f).to be_within(0.2).of(3)

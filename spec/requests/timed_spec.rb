@@ -4,8 +4,9 @@ RSpec.describe "Subtitles" do
   let(:project) { make_project(user, cues, name: "film.srt") }
   let(:document) { project.documents.first }
   let(:cues) do
-    "1\n00:00:01,000 --> 00:00:03,700\nHeavy things go low,\n\n2\n00:00:03,800 --> 00:00:05,800\nnever on the front " \
-      "rack.\n\n3\n00:00:06,000 --> 00:00:07,000\nTighten every strap.\n"
+    "1\n00:00:01,000 --> 00:00:03,700\nHeavy things go low,\n\n" \
+      "2\n00:00:03,800 --> 00:00:05,800\nnever on the front rack.\n\n" \
+      "3\n00:00:06,000 --> 00:00:07,000\nTighten every strap.\n"
   end
   let(:webm) { "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01B\x82\x84webm".b + Random.new(1).bytes(3_000_000) }
 
@@ -48,7 +49,8 @@ RSpec.describe "Subtitles" do
     "film-text" => [nil, "any.webm", "page.html"]
   }.each do |code, (bytes, film, name)|
     it "refuse a film: #{code}" do
-      document.update!(name: name, format: Glossema::Formats.detect("<p>x</p>", name)::NAME) if name == "page.html"
+      document.update!(name: name,
+        format: Glossema::Formats.detect("<p>x</p>", name)::NAME) if name == "page.html"
       give(bytes || webm, film)
       expect(body.dig("error", "code")).to eq(code)
       expect(document.reload.film).not_to be_attached
@@ -106,7 +108,7 @@ RSpec.describe "Subtitles" do
     write[first, "Le cose pesanti in basso,"]
     expect(memory.units.pluck(:source)).to eq(["Heavy things go low,"])
     write[second, "mai davanti."]
-    whole = ->{ memory.units.reload.where("source LIKE '%low, never%'").pluck(:target) }
+    whole = -> { memory.units.reload.where("source LIKE '%low, never%'").pluck(:target) }
     expect(whole.call).to eq(["Le cose pesanti in basso, mai davanti."])
     write[second.reload, "mai sul portapacchi."]
     expect(whole.call).to eq(["Le cose pesanti in basso, mai sul portapacchi."])
@@ -117,8 +119,8 @@ RSpec.describe "Subtitles" do
     segment = document.segments.first
     code = { "id" => 1, "kind" => "open", "key" => "a", "type" => "italic", "display" => "italic" }
     segment.update!(source: "Heavy {1}things{/1} go low,", codes: [code])
-    post "/api/segments/#{segment.id}/line_breaks",
-      params: { target: "Gli {1}oggetti pesanti{/1} vanno in\nbasso e vicini alla ruota posteriore," }, as: :json
+    target = "Gli {1}oggetti pesanti{/1} vanno in\nbasso e vicini alla ruota posteriore,"
+    post "/api/segments/#{segment.id}/line_breaks", params: { target: target }, as: :json
     expect(body["ways"].first)
       .to eq("Gli {1}oggetti pesanti{/1} vanno in basso\ne vicini alla ruota posteriore,")
     expect(body["ways"].size).to be > 2

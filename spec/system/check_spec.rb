@@ -143,9 +143,9 @@ RSpec.describe "Check" do
     segments[3].reload.confirm("Montare il xyzzy e la catenna.", origin: { "kind" => "typed" }, by: user)
     visit "/projects/#{project.id}/check/words"
     expect(page).to have_text("2 words in 2 places")
-    find(".words > li", text: /\Axyzzy/).click_button("one of my words")
+    find(".misspelt-words > li", text: /\Axyzzy/).click_button("one of my words")
     expect(page).to have_text("One word in one place")
-    find(".words .word", text: "catenna").click
+    find(".misspelt-words .word", text: "catenna").click
     expect(page).to have_css(".correcting .suggestion")
     expect(faults).to eq([])
     fill_in "Correct “catenna” to", with: "catena"

@@ -1,5 +1,5 @@
-# Subtitles with a real film in a real browser: seek, the subtitle in step, typing while it plays, a cue again and
-# again, meters, lines broken by key.
+# Subtitles with a real film in a real browser: seek, the subtitle in step, typing while it plays, a cue again
+# and again, meters, lines broken by key.
 require Rails.root.join("demo/film").to_s
 
 RSpec.describe "Subtitles" do
@@ -10,9 +10,10 @@ RSpec.describe "Subtitles" do
   let(:project) { make_project(user, cues, name: "film.srt") }
   let(:document) { project.documents.first }
   let(:cues) do
-    "1\n00:00:01,000 --> 00:00:03,000\nBefore you load, put the bicycle on its stand.\n\n2\n00:00:03,200 --> " \
-      "00:00:04,000\nHeavy things go low,\n\n3\n00:00:04,100 --> 00:00:07,000\nnever on the front rack.\n\n4\n" \
-      "00:00:10,000 --> 00:00:13,000\nTighten every strap.\n"
+    "1\n00:00:01,000 --> 00:00:03,000\nBefore you load, put the bicycle on its stand.\n\n" \
+      "2\n00:00:03,200 --> 00:00:04,000\nHeavy things go low,\n\n" \
+      "3\n00:00:04,100 --> 00:00:07,000\nnever on the front rack.\n\n" \
+      "4\n00:00:10,000 --> 00:00:13,000\nTighten every strap.\n"
   end
 
   def time = page.evaluate_script("document.querySelector('video').currentTime")
@@ -98,7 +99,8 @@ RSpec.describe "Subtitles" do
     expect(page).to have_css(".pair .target", text: "Le cose pesanti")
     press(:alt, "z")
     expect(page).to have_no_css(".pair .target")
-    expect(page).to have_css(".card .ProseMirror", text: "Le cose pesanti in basso, mai sul portapacchi anteriore.")
+    expect(page).to have_css(".card .ProseMirror",
+      text: "Le cose pesanti in basso, mai sul portapacchi anteriore.")
     press(:alt, :shift, "z")
     expect(page).to have_css(".pair .target", text: "Le cose pesanti")
   end

@@ -1,4 +1,4 @@
-# What Translate needs of subtitles besides their text: times, the client's limits, sentences over several cues.
+# What Translate needs of subtitles besides their text: times, limits, sentences over several cues.
 module Api
   class CuesController < BaseController
     def show

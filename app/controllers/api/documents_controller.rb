@@ -2,8 +2,9 @@
 module Api
   class DocumentsController < BaseController
     def create
+      names = project.documents.pluck(:name)
       films = DroppedFilms.new(uploads(:files))
-      films.check(project.documents.pluck(:name) + films.texts.map(&:original_filename))
+      films.check(names + films.texts.map(&:original_filename))
       position = project.documents.maximum(:position).to_i
       documents =
         films.texts.map do |file|

@@ -1,5 +1,5 @@
-# The sentence that a cue is part of, as one: what the memories hold of it, and its translation divided over its
-# cues.
+# The sentence that a cue is part of, as one: what the memories hold of it, and its translation divided
+# over its cues.
 module Api
   class SentencesController < BaseController
     def show

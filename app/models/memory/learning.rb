@@ -57,7 +57,8 @@ module Memory::Learning
   def learn_sentence(sentence, by:)
     first = sentence.segments.first
     writer, source, target = Memory::Writer.new(self), *sentence.written
-    about = { **unit_attributes(first, by), target: target, key: sentence.key, previous_hash: nil, next_hash: nil }
+    about = { **unit_attributes(first, by), target: target, key: sentence.key, previous_hash: nil,
+                                            next_hash: nil }
     own = units.find_by(source_hash: MemoryUnit.hash_of(source), key: sentence.key, file: first.document.name)
     return rewrite(own, about, writer, by) if own
     return if units.exists?(source_hash: MemoryUnit.hash_of(source), target: target)

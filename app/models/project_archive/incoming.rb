@@ -204,7 +204,7 @@ class ProjectArchive::Incoming
   def attach(blob)
     model = models.find { |one| one.name == blob["type"] }
     id = model && @numbers[model.table_name][blob["record"]]
-    return if id.nil? || blob["name"] == ProjectArchive::Out::DRAWN
+    return if id.nil? || ProjectArchive::Out::LEFT_OUT.include?(blob["name"])
 
     type = blob["content_type"]
     # Nothing else that came from outside is told to a browser as what it says it is.

@@ -1,4 +1,4 @@
-# A sentence that runs over several cues: matched in the memories as one, divided over its cues, learned whole.
+# A sentence that runs over several cues: matched in the memories as one, divided over them, learned whole.
 class Segment::Sentence
   # So many cues on either side are looked at.
   NEAR = 12

@@ -4,4 +4,6 @@ module Glossema
   end
 end
 
-%w[cue limits meters line_breaks breaking sentences dividing film].each { |name| require "glossema/timing/#{name}" }
+%w[cue limits meters line_breaks breaking sentences dividing film].each { |name|
+  require "glossema/timing/#{name}"
+}

@@ -6,7 +6,8 @@ RSpec.describe Glossema::Timing::LineBreaks do
   {
     "en" => [
       "Before you load,\nput the bicycle on its stand.", "Heavy things go low\nand close to the rear wheel,",
-      "Never leave the box open\nwhen you ride in the rain.", "The front rack carries\nno more than 20 kilograms.",
+      "Never leave the box open\nwhen you ride in the rain.",
+      "The front rack carries\nno more than 20 kilograms.",
       "Tighten every strap by hand\nand check it again."
     ],
     "it" => [
@@ -60,9 +61,9 @@ RSpec.describe Glossema::Timing::LineBreaks do
     expect(two.map(&:length).max).to be <= 50
   end
 
-  it "walks alternatives that are all the same words, each only once, none broken badly where others are there" do
+  it "walks alternatives that are the same words, each once, none broken badly where others are there" do
     random = Random.new(4)
-    words = %w[the box of steel and a strap, which holds. Load it 20 kg]
+    words = "the box of steel and a strap, which holds. Load it 20 kg".split
     50.times do
       text = Array.new(random.rand(2..14)) { words.sample(random: random) }.join(" ")
       ways = described_class.new("en")

@@ -8,7 +8,8 @@ RSpec.describe Glossema::Timing::Sentences do
 
   # language, texts → the indexes that are one
   [
-    ["en", ["Heavy things go low and close\nto the rear wheel,", "never on the front rack.", "Tighten every strap."],
+    ["en", ["Heavy things go low and close\nto the rear wheel,", "never on the front rack.",
+            "Tighten every strap."],
      [[0, 1]]],
     ["en", ["Load it", "with care", "and slowly.", "Then ride."], [[0, 1, 2]]],
     ["en", ["LOADING SAFELY", "before you load, stop."], []],
@@ -21,7 +22,9 @@ RSpec.describe Glossema::Timing::Sentences do
     ["ja", ["重い荷物は下に", "置いてください。"], [[0, 1]]],
     ["en", [], []]
   ].each do |lang, texts, groups|
-    it("finds #{groups.inspect} in #{texts.inspect}") { expect(described_class.new(lang).of(shown(*texts))).to eq(groups) }
+    it("finds #{groups.inspect} in #{texts.inspect}") {
+      expect(described_class.new(lang).of(shown(*texts))).to eq(groups)
+    }
   end
 
   it "never joins over a long pause, or backwards" do
@@ -48,7 +51,9 @@ RSpec.describe Glossema::Timing::Dividing do
   it "keeps every word, in order, whatever the times are" do
     random = Random.new(7)
     40.times do
-      words = Array.new(random.rand(1..30)) { %w[la ruota, e vicino a basso posteriore.].sample(random: random) }
+      words = Array.new(random.rand(1..30)) {
+        "la ruota, e vicino a basso posteriore.".split.sample(random: random)
+      }
       durations = Array.new(random.rand(2..4)) { random.rand * 5 }
       parts = described_class.new("it").of(words.join(" "), durations)
       expect(parts.size).to eq(durations.size)

@@ -36,7 +36,7 @@ function List({ project }: { project: Project }) {
           places: t('check.placesOf', { count: placesOf(words) }),
         })}
       </p>
-      <ul className="words">
+      <ul className="misspelt-words">
         {words.map((word) => (
           <WordRow
             key={word.word}

@@ -26,7 +26,8 @@ module Glossema
           level = level_of(kind.code) || (kind.off? ? OFF : kind.level)
           next if level == OFF
 
-          kind.new(level: level, parameters: parameters_of(kind.code), terms: terms, lists: @lists, speller: speller)
+          kind.new(level: level, parameters: parameters_of(kind.code), terms: terms, lists: @lists,
+            speller: speller)
         end
       end
 

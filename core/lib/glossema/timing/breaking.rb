@@ -9,7 +9,9 @@ module Glossema
 
       # content: of a cue → [Content …], best first, broken with "\n".
       def of(content)
-        flat = Content.new(content.items.map { |item| item.is_a?(String) ? item.gsub(/\s*\n\s*/, " ") : item })
+        flat = Content.new(content.items.map { |item|
+          item.is_a?(String) ? item.gsub(/\s*\n\s*/, " ") : item
+        })
         text = flat.items.grep(String).join
         words = text.split(/[ \t\n]+/).reject(&:empty?)
         @breaks.of(words.join(" ")).map { |way| broken(flat, places(way)) }

@@ -29,8 +29,8 @@ module Glossema
       def self.clock(seconds)
         thousandths = (seconds.abs * 1000).round
         whole, rest = thousandths.divmod(1000)
-        format("%s%02d:%02d:%02d.%03d", seconds.negative? ? "-" : "", whole / 3600, whole / 60 % 60, whole % 60,
-          rest)
+        minus = seconds.negative? ? "-" : ""
+        format("%s%02d:%02d:%02d.%03d", minus, whole / 3600, whole / 60 % 60, whole % 60, rest)
       end
     end
   end

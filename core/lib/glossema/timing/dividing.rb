@@ -14,7 +14,7 @@ module Glossema
         @limits, @breaks = limits, LineBreaks.new(lang, limits)
       end
 
-      # text: the whole sentence; durations: of the cues, in seconds, in order → [text of each cue, broken into
+      # text: the whole sentence; durations: of the cues, in order, in seconds → [text of each cue, in
       # lines]; all words stand in exactly one of them, in order. A cue for which no word is left is empty.
       def of(text, durations)
         words = text.split(/[ \t\n]+/).reject(&:empty?)
@@ -51,7 +51,8 @@ module Glossema
 
       def time(length, seconds, share)
         wanted = seconds * share
-        (OUT_OF_TIME * ((length - wanted) / wanted).abs) + (TOO_FAST * [(length / seconds) - @limits.cps, 0].max)
+        (OUT_OF_TIME * ((length - wanted) / wanted).abs) + (TOO_FAST * [(length / seconds) - @limits.cps,
+                                                                        0].max)
       end
 
       def border(words, at) = at == words.size ? 0 : @breaks.sense(words[at - 1], words[at])

@@ -25,22 +25,31 @@ module Glossema
       private
 
       def goes_on?((cue, text), (following, more))
-        gap = cue.gap_to(following)
-        return false if gap.nil? || gap > LONGEST_PAUSE || following.start < cue.start
-
         text, more = text.strip, more.strip
-        return false if text.empty? || more.empty? || speaker?(more) || title?(text)
+        return false unless close?(cue, following) && [text, more].none?(&:empty?)
+        return false if speaker?(more) || title?(text)
         return continued?(more) if text.match?(/(?:\.{3}|…)[\])"'”’»›]*\z/)
-        return false if text.match?(ENDED)
 
-        text.match?(GOES_ON) || !more.match?(/\A["“«(]?\p{Lu}/) || @nouns_capital || leans?(text)
+        !text.match?(ENDED) && (text.match?(GOES_ON) || unfinished?(text, more))
+      end
+
+      def unfinished?(text, more)
+        !more.match?(/\A["“«(]?\p{Lu}/) || @nouns_capital || leans?(text)
+      end
+
+      def close?(cue, following)
+        gap = cue.gap_to(following)
+        !gap.nil? && gap <= LONGEST_PAUSE && following.start >= cue.start
       end
 
       # After three dots: small letters, or dots again.
       def continued?(more) = more.match?(/\A(?:\.{3}|…|\p{Ll})/)
       def speaker?(text) = text.match?(/\A[-–—]/)
       def title?(text) = text.match?(/\p{L}/) && text == text.upcase && text != text.downcase
-      def leans?(text) = LEANS.any? { |kind| @words.fetch(kind, []).include?(text[/[\p{L}']+\z/].to_s.downcase) }
+
+      def leans?(text)
+        LEANS.any? { |kind| @words.fetch(kind, []).include?(text[/[\p{L}']+\z/].to_s.downcase) }
+      end
     end
   end
 end

@@ -59,7 +59,8 @@ end
 
 RSpec.describe Glossema::Formats::Ttml do
   def ttml(body, head = "")
-    open_text("<tt xmlns=\"http://www.w3.org/ns/ttml\" xmlns:ttp=\"http://www.w3.org/ns/ttml#parameter\" #{head}>" \
+    names = "xmlns=\"http://www.w3.org/ns/ttml\" xmlns:ttp=\"http://www.w3.org/ns/ttml#parameter\""
+    open_text("<tt #{names} #{head}>" \
       "<head><metadata><x>no</x></metadata></head><body>#{body}</body></tt>", "a.ttml")
   end
 

@@ -22,7 +22,9 @@ module Glossema
       def passed_over(cue) = cue.finish ? %w[overlap] : %w[overlap duration]
 
       def told(meters, cue, limits)
-        { cps: plain(meters.cps), most_cps: plain(limits.cps), longest: meters.lines.map { |line| line.scan(/\X/).size }.max.to_i,
+        { cps: plain(meters.cps), most_cps: plain(limits.cps), longest: meters.lines.map { |line|
+          line.scan(/\X/).size
+        }.max.to_i,
           characters: limits.characters, count: meters.lines.size, lines: limits.lines,
           duration: plain(cue.duration), from: plain(limits.shortest), to: plain(limits.longest),
           gap: plain(meters.gap), frames: limits.frames }

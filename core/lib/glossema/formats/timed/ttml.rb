@@ -22,8 +22,8 @@ module Glossema
         return super unless cue?(node)
 
         @cues = @cues.to_i + 1
-        start, finish = times(node)
-        "cue #{@cues} · #{start ? Timing::Cue.clock(start) : "?"} → #{finish ? Timing::Cue.clock(finish) : "?"}"
+        start, finish = times(node).map { |time| time ? Timing::Cue.clock(time) : "?" }
+        "cue #{@cues} · #{start} → #{finish}"
       end
 
       def block_name(node, context) = cue?(node) ? "cue" : super
@@ -79,15 +79,23 @@ module Glossema
         whole && (whole + (frames.to_i / rate("f")))
       end
 
-      # Frames or ticks a second.
+      # Frames or ticks a second, as the root says.
       def rate(unit)
-        root = tree.elements.first
-        parameter = ->(name) { root.attributes.find { |key, _| key.split(":").last == name }&.last&.first }
-        frames = (parameter["frameRate"] || 30).to_r
-        factor = parameter["frameRateMultiplier"].to_s.split.map(&:to_r)
-        frames *= factor[0] / factor[1] if factor.size == 2 && factor.all?(&:positive?)
-        found = unit == "f" ? frames : (parameter["tickRate"] || frames).to_r
-        found.positive? ? found : 30r
+        frames = parameter("frameRate", USUAL_RATE) * multiplier
+        unit == "f" ? frames : parameter("tickRate", frames)
+      end
+      USUAL_RATE = 30r
+
+      def parameter(name, otherwise)
+        found = tree.elements.first.attributes.find { |key, _| key.split(":").last == name }
+        number = found ? found.last.first.to_r : 0
+        number.positive? ? number : otherwise
+      end
+
+      # "1000 1001" for the rates of television.
+      def multiplier
+        raw = @text[/frameRateMultiplier\s*=\s*["']([\d\s]+)["']/, 1].to_s.split.map(&:to_r)
+        raw.size == 2 && raw.all?(&:positive?) ? raw[0] / raw[1] : 1
       end
     end
   end
