@@ -120,6 +120,7 @@ Rails.application.routes.draw do
       resources :versions, only: %i[index create]
       resource :cut, only: %i[create destroy]
       resource :line_breaks, only: :create
+      resource :times, only: :update
       resource :sentence, only: %i[show create]
       resource :repeats, only: %i[create destroy]
     end

@@ -96,7 +96,7 @@ FOREIGN KEY ("user_id")
 );
 CREATE INDEX "index_project_acts_on_project_id" ON "project_acts" ("project_id");
 CREATE INDEX "index_project_acts_on_user_id" ON "project_acts" ("user_id");
-CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "check_run" json, "hand_over" json, CONSTRAINT "fk_rails_8d9657cec3"
+CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "check_run" json, "hand_over" json, "times_fixed" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_8d9657cec3"
 FOREIGN KEY ("client_id")
   REFERENCES "clients" ("id")
 , CONSTRAINT "fk_rails_b872a6760a"
@@ -387,6 +387,7 @@ FOREIGN KEY ("alignment_id")
  ON DELETE CASCADE);
 CREATE INDEX "index_alignment_edits_on_alignment_id" ON "alignment_edits" ("alignment_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261126230000'),
 ('20261126220000'),
 ('20261126210000'),
 ('20261126200000'),

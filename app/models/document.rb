@@ -3,6 +3,7 @@ class Document < ApplicationRecord
   include Document::Cutting
   include Document::Replacing
   include Document::Timed
+  include Document::Retiming
 
   belongs_to :project
   has_many :segments, -> { order(:position) }, dependent: nil, inverse_of: :document

@@ -1,7 +1,7 @@
 # Something done to a project as a whole: rules, cuts, files. It stands in "what was done" and can be taken
 # back from there at any later time; what was translated since stays with its text.
 class ProjectAct < ApplicationRecord
-  KINDS = %w[rules settings split join version put-back file-in file-out pretranslation replacement
+  KINDS = %w[rules settings times split join version put-back file-in file-out pretranslation replacement
              fixes unified].freeze
 
   belongs_to :project
@@ -25,7 +25,7 @@ class ProjectAct < ApplicationRecord
 
     case kind
     when "rules" then undo_rules(by)
-    when "settings" then undo_settings(by)
+    when "settings", "times" then undo_settings(by)
     when "split", "join" then undo_cut(by)
     when "version", "put-back" then undo_version(by)
     when "file-in" then document.put_away(by: by, noted: false)

@@ -19,6 +19,7 @@ class ProjectResource < ApplicationResource
     :proposed,
     :kind,
     :file_pattern,
+    :times_fixed,
     :never_used,
     :never_translated
   # From whom it came as a hand-over.

@@ -2,6 +2,7 @@
 // called.
 import { useTranslation } from 'react-i18next'
 import { LongInPlace } from '../shared/parts/LongInPlace'
+import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { Row } from '../shared/parts/Row'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import { WordsInPlace } from '../shared/parts/WordsInPlace'
@@ -45,6 +46,24 @@ export function Extras({ project, change }: { project: Project; change: Change }
         />
         <p className="small quiet">{t('clients.filePatternHint')}</p>
       </Row>
+      {project.documents.some(({ timed }) => timed) && <Times {...{ project, change }} />}
     </dl>
+  )
+}
+
+// Of subtitles: whether the client lets their times be changed.
+function Times({ project, change }: { project: Project; change: Change }) {
+  const { t } = useTranslation()
+  const ways = { true: t('brief.timesFixed'), false: t('brief.timesFree') }
+  return (
+    <Row label={t('brief.times')}>
+      <MenuInPlace
+        title={t('brief.times')}
+        label={ways[`${project.times_fixed}`]}
+        value={String(project.times_fixed)}
+        options={Object.entries(ways).map(([value, label]) => ({ value, label }))}
+        onChange={(value) => change({ times_fixed: value === 'true' })}
+      />
+    </Row>
   )
 }

@@ -73,7 +73,7 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
   useEffect(() => {
     if (timed) begin('film')
   }, [begin, timed])
-  const filmActions = useFilmActions(timed, companion, card)
+  const filmActions = useFilmActions({ timed, companion, card, store, open })
   const allActions = useMemo(() => ({ ...actions, ...filmActions }), [actions, filmActions])
   useTextKeys(allActions, numbered)
 

@@ -125,4 +125,62 @@ RSpec.describe "Subtitles" do
       .to eq("Gli {1}oggetti pesanti{/1} vanno in basso\ne vicini alla ruota posteriore,")
     expect(body["ways"].size).to be > 2
   end
+
+  describe "with times that may be changed" do
+    def change(segment, **times) = patch("/api/segments/#{segment.id}/times", params: times, as: :json)
+    def times = document.reload.segments.reload.map { |segment| segment.path[/· (.*)/, 1] }
+
+    before { project }
+
+    it "are put on frames and apart from those beside them, what is translated stays, and it is taken back" do
+      first, second, = document.segments.to_a
+      first.confirm("Le cose pesanti in basso,", origin: { "kind" => "typed" }, by: user)
+      change(second, start: "00:00:03.910", finish: "5.99")
+      expect(response).to have_http_status(:ok)
+      expect(times[1]).to eq("00:00:03,920 → 00:00:05,920")
+      expect(document.segments.first.target).to eq("Le cose pesanti in basso,")
+      written = document.opened.write({})
+      expect(written).to eq(cues.sub("00:00:03,800 --> 00:00:05,800", "00:00:03,920 --> 00:00:05,920").b)
+      act = project.acts.first
+      expect(act.kind).to eq("times")
+      act.undo(by: user)
+      perform_enqueued_jobs
+      expect(times[1]).to eq("00:00:03,800 → 00:00:05,800")
+    end
+
+    it "are moved with all after them" do
+      change(document.segments.second, shift: "0.5", rest: true)
+      expect(times).to eq(["00:00:01,000 → 00:00:03,700", "00:00:04,300 → 00:00:06,300",
+                           "00:00:06,500 → 00:00:07,500"])
+    end
+
+    it "are split where their text is, numbered anew, and joined" do
+      first = document.segments.first
+      post "/api/segments/#{first.id}/cut", params: { at: "Heavy things ".length }, as: :json
+      expect(document.segments.reload.map { |one| one.source_content.text })
+        .to eq(["Heavy things", "go low,", "never on the front rack.", "Tighten every strap."])
+      expect(document.reload.opened.write({})).to include("\n\n4\n00:00:06,000")
+      expect(times.first(2)).to eq(["00:00:01,000 → 00:00:02,760", "00:00:02,840 → 00:00:03,700"])
+      delete "/api/segments/#{document.segments.first.id}/cut"
+      expect(document.segments.reload.count).to eq(3)
+      expect(times.first).to eq("00:00:01,000 → 00:00:03,700")
+    end
+
+    it "refuse what cannot be: fixed times, no time at all, no room, a time before the film, a format" do
+      segment = document.segments.second
+      codes = [{ start: "soon" }, { start: "00:00:05.990" }, { shift: "-9" }].map { |given|
+        change(segment, **given)
+        body.dig("error", "code")
+      }
+      project.update!(times_fixed: true)
+      change(segment, start: "3.9")
+      codes << body.dig("error", "code")
+      project.update!(times_fixed: false)
+      document.update!(format: "TTML")
+      change(segment, start: "3.9")
+      expect(codes + [body.dig("error", "code")])
+        .to eq(%w[time-broken cue-no-room cue-negative times-fixed times-format])
+      expect(document.reload.options["retimed"]).to be_nil
+    end
+  end
 end

@@ -90,6 +90,23 @@ RSpec.describe "Subtitles" do
     expect(page).to have_css(".column-head", text: "one over a limit")
   end
 
+  it "are timed: typed where the time stands, set where the film is, split, and taken back" do
+    open_cue("Tighten every strap")
+    find(".cue-times .in-place", text: "00:00:13.000").click
+    press(:control, "a")
+    type("00:00:12.010")
+    press(:enter)
+    expect(page).to have_css(".card .cue-times", text: "00:00:12.000 ")
+    press(:alt, :shift, ".")
+    press(:alt, :shift, ".")
+    find(".card .ProseMirror").click
+    press(:alt, "[")
+    expect(page).to have_css(".card .cue-times", text: "00:00:10.080")
+    expect(page).to have_css(".card", text: "Tighten every strap")
+    expect(faults).to eq([])
+    expect(document.reload.options["retimed"].size).to eq(2)
+  end
+
   # The first of its cues is shown for 0.8 s, the other for 2.9 s.
   it "take a sentence as one, divided over its cues, and give it back in one step" do
     open_cue("never on the front rack")

@@ -4,7 +4,8 @@ module Api
     def show
       document = Document.where(project: current_user.projects).find(params[:document_id])
       limits = document.project.cue_limits
-      render json: { limits: limits.to_h, film: document.film.attached? ? film_of(document) : nil,
+      render json: { limits: limits.to_h, fixed: document.times_fixed?,
+                     film: document.film.attached? ? film_of(document) : nil,
                      cues: document.cues.map { |cue, segment| cue_of(cue, segment) },
                      sentences: document.sentences.map { |group| group.map(&:id) } }
     end

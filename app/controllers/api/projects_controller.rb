@@ -3,7 +3,7 @@ module Api
   class ProjectsController < BaseController
     MEMORY_FIELDS = %i[memory_id learns read_only penalty].freeze
     FIELDS = %i[
-      name reference client_id subject description source_lang target_lang due_at file_pattern
+      name reference client_id subject description source_lang target_lang due_at file_pattern times_fixed
     ].freeze
     LISTS = { never_used: [], never_translated: [] }.freeze
 

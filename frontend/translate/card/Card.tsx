@@ -49,7 +49,7 @@ export function Card(props: Props) {
         </div>
         <div>
           <Here segment={segment} />
-          <CueTimes segment={segment.id} />
+          <CueTimes segment={segment.id} store={store} />
           <Source segment={segment} project={project} marks={terms.marks} />
           <Sentence segment={segment.id} store={store} />
           {cutting && (

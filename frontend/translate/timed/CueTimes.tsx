@@ -1,19 +1,33 @@
-// Above the source of an open cue: when it is shown, and how to hear it.
+// Above the source of an open cue: when it is shown, changed where it stands, and how to hear it.
 import { useTranslation } from 'react-i18next'
 import { number } from '../../shared/i18n'
 import { KEYS } from '../../shared/keys'
 import { Key } from '../../shared/parts/Key'
+import { TextInPlace } from '../../shared/parts/TextInPlace'
+import type { Store } from '../store'
 import { exactly } from './clock'
-import { useCue } from './useTimed'
+import { useCue, type CueAt } from './useTimed'
+import { useTimes } from './useTimes'
 
-export function CueTimes({ segment }: { segment: number }) {
+interface Props {
+  segment: number
+  store: Store
+}
+
+export function CueTimes({ segment, store }: Props) {
   const { t } = useTranslation()
   const at = useCue(segment)
   if (!at) return null
   const { start, finish } = at.cue
   return (
-    <p className="cue-times small quiet tab">
-      {exactly(start)} → {finish === null ? t('timed.noEnd') : exactly(finish)}
+    <div className="cue-times small quiet tab">
+      {at.timed.page.fixed ? (
+        <>
+          {exactly(start)} → {finish === null ? t('timed.noEnd') : exactly(finish)}
+        </>
+      ) : (
+        <Changeable {...{ at, segment, store }} />
+      )}
       {finish !== null &&
         ` · ${t('timed.seconds', { text: number(Math.round((finish - start) * 10) / 10) })}`}
       {at.timed.page.film && (
@@ -25,6 +39,35 @@ export function CueTimes({ segment }: { segment: number }) {
           <Key keys={KEYS.filmCue} />
         </>
       )}
-    </p>
+    </div>
+  )
+}
+
+function Changeable({ at, segment, store }: Props & { at: CueAt }) {
+  const { t } = useTranslation()
+  const change = useTimes(store, at.timed.document)
+  const { start, finish } = at.cue
+  return (
+    <>
+      <TextInPlace
+        label={t('timed.start')}
+        value={exactly(start)}
+        blank=""
+        onChange={(text) => change(segment, { start: text })}
+      />{' '}
+      →{' '}
+      <TextInPlace
+        label={t('timed.end')}
+        value={finish === null ? '' : exactly(finish)}
+        blank={t('timed.noEnd')}
+        onChange={(text) => change(segment, { finish: text })}
+      />{' '}
+      <TextInPlace
+        label={t('timed.shift')}
+        value=""
+        blank={t('timed.shiftBlank')}
+        onChange={(text) => change(segment, { shift: text.replace(',', '.').replace('−', '-'), rest: true })}
+      />
+    </>
   )
 }

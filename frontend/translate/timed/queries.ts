@@ -20,6 +20,8 @@ export interface CuesPage {
   limits: Limits
   film: FilmFile | null
   cues: Cue[]
+  // The client lets no times be changed, or the format does not.
+  fixed: boolean
   // Segments that say one sentence together.
   sentences: number[][]
 }
@@ -66,3 +68,7 @@ export interface Part {
 // text: the translation of the whole sentence that the cue is part of.
 export const divide = async (segment: number, text: string) =>
   (await api.post<{ parts: Part[] }>(`/segments/${segment}/sentence`, { text })).parts
+
+// start, finish: as they are shown; shift: seconds, with rest for all cues after it too.
+export type Times = { start: string } | { finish: string } | { shift: string; rest: boolean }
+export const changeTimes = (segment: number, times: Times) => api.patch(`/segments/${segment}/times`, times)

@@ -3,17 +3,24 @@ import { useMemo, type RefObject } from 'react'
 import type { CardHandle } from '../card/cardHandle'
 import type { Beside } from '../companion/useCompanion'
 import type { Actions } from '../useTextKeys'
+import type { Store } from '../store'
 import type { Timed } from './useTimed'
+import { useTimes } from './useTimes'
 
 const NONE: Actions = {}
 
-export function useFilmActions(
-  timed: Timed | null,
-  companion: Beside,
-  card: RefObject<CardHandle | null>,
-): Actions {
+interface Parts {
+  timed: Timed | null
+  companion: Beside
+  card: RefObject<CardHandle | null>
+  store: Store
+  open: number | null
+}
+
+export function useFilmActions({ timed, companion, card, store, open }: Parts): Actions {
   const { showFilm } = companion
   const player = timed?.player
+  const change = useTimes(store, timed?.document)
   return useMemo(() => {
     if (!player) return NONE
     // The film comes into sight with the first key that needs it.
@@ -21,7 +28,15 @@ export function useFilmActions(
       if (!player.isThere) showFilm()
       work()
     }
+    // The film is where the open cue is to begin or to end.
+    const here = (side: 'start' | 'finish') => () => {
+      if (open === null || timed?.page.fixed) return
+      const time = player.time().toFixed(3)
+      change(open, side === 'start' ? { start: time } : { finish: time })
+    }
     return {
+      beginsHere: here('start'),
+      endsHere: here('finish'),
       filmPlay: film(() => player.toggle()),
       filmCue: film(() => player.playCue('once')),
       filmAgain: film(() => player.playCue('again')),
@@ -34,5 +49,5 @@ export function useFilmActions(
       divide: () => card.current?.divide(),
       walkBreaks: () => card.current?.breakLines('next'),
     }
-  }, [card, player, showFilm])
+  }, [card, change, open, player, showFilm, timed])
 }

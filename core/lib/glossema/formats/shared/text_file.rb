@@ -29,7 +29,7 @@ module Glossema
             declares: declares_encoding?,
             forgiving: forgives_encoding?
           )
-        @text = @source.text
+        @text = prepared(@source.text)
         @places, @free, @embedded = [], [], []
         scan
         # Units of files inside this one stand where those stand.
@@ -93,6 +93,9 @@ module Glossema
       end
 
       private
+
+      # The text before it is read; formats may change it.
+      def prepared(text) = text
 
       def declares_encoding? = false
       def forgives_encoding? = false

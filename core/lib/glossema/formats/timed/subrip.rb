@@ -8,7 +8,10 @@ module Glossema
       NAME = "SubRip".freeze
       EXTENSIONS = %w[srt].freeze
       MEDIA_TYPE = "application/x-subrip".freeze
-      DEFAULTS = { "encoding" => "" }.freeze
+      # retimed: edits of Timing::Retiming.
+      DEFAULTS = { "encoding" => "", "retimed" => Inner.new([]) }.freeze
+      # What ends the text of a cue besides the next one.
+      CLOSES = nil
       ONE_TIME = /-?\d{1,3}:\d{1,2}:\d{1,2}(?:[,.]\d{1,3})?/
       # The end may be missing.
       TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
@@ -36,6 +39,15 @@ module Glossema
       end
 
       private
+
+      def prepared(text)
+        edits = @options["retimed"]
+        return text if edits.empty?
+
+        fresh = Timing::Retiming.new(self.class::ONE_TIME, closes: self.class::CLOSES).apply(text, edits)
+        @bytes = encode(fresh)
+        fresh
+      end
 
       def scan
         scanner, cues = StringScanner.new(@text), []

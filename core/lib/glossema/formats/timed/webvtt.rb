@@ -11,6 +11,7 @@ module Glossema
       MEDIA_TYPE = "text/vtt".freeze
       ONE_TIME = /-?(?:\d{1,}:)?\d{1,2}:\d{1,2}(?:[.,]\d{1,3})?/
       TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
+      CLOSES = /(?:\r\n|\n|\r)[ \t]*(?:\r\n|\n|\r)/
       STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);}i
 
       def self.recognises?(bytes, name)
