@@ -127,4 +127,6 @@ export const api = {
   post: <T>(path: string, body?: unknown) => request<T>('POST', path, body),
   patch: <T>(path: string, body?: unknown, options?: Options) => request<T>('PATCH', path, body, options),
   delete: <T>(path: string) => request<T>('DELETE', path),
+  // A file as it is, by its whole address.
+  bytes: async (address: string) => (await fetch(address)).arrayBuffer(),
 }

@@ -14,11 +14,18 @@ const TAGS: Record<string, string> = {
 const html = (text: string) =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/\n/g, '<br>')
 
+// “color-ff0000”, “color-yellow”.
+function coloured(word: string): string | null {
+  const colour = /^color-(\w+)$/.exec(word)?.[1]
+  if (!colour) return null
+  return `span style="color: ${/^[\da-f]{6}$/.test(colour) ? `#${colour}` : colour}"`
+}
+
 const tagsOf = (code?: Code) =>
   (code?.css ?? '')
     .split(' ')
     .filter((word) => /^[\w-]+$/.test(word))
-    .map((word) => TAGS[word] ?? `span class="${word}"`)
+    .map((word) => TAGS[word] ?? coloured(word) ?? `span class="${word}"`)
 const closing = (tags: string[] = []) =>
   tags
     .toReversed()

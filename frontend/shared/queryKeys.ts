@@ -27,6 +27,7 @@ export const keys = {
   rules: (owner: string) => ['rules', owner] as const,
   pages: ['page'] as const,
   sentence: (segment: number) => ['proposals', segment, 'sentence'] as const,
+  wave: (address: string | null) => ['wave', address] as const,
   cues: (document: number) => ['cues', document] as const,
   page: (document: number) => ['page', document] as const,
   allProposals: ['proposals'] as const,

@@ -39,6 +39,8 @@ RSpec.describe "Subtitles" do
     expect(page).to have_css(".card .cue-sentence", text: "The sentence began in 2: Heavy things go low,")
     type("mai davanti")
     expect(page).to have_css(".film .subtitle", text: "mai davanti")
+    # The sound under the cues: loud where somebody speaks.
+    expect(page).to have_css(".cues-line.sounding canvas")
     expect(faults).to eq([])
     find(".cues-line button", text: "4").click
     expect(page).to have_css(".card", text: "Tighten every strap")

@@ -13,7 +13,8 @@ module Api
     private
 
     def cue_of(cue, segment)
-      { segment_id: segment.id, number: cue.number, start: cue.start.to_f, finish: cue.finish&.to_f }
+      { segment_id: segment.id, number: cue.number, start: cue.start.to_f, finish: cue.finish&.to_f,
+        place: cue.place }
     end
 
     # version: another one where another film was given.

@@ -4,6 +4,6 @@ module Glossema
   end
 end
 
-%w[cue limits meters line_breaks breaking retiming settling sentences dividing film].each { |name|
+%w[placement cue limits meters line_breaks breaking retiming settling sentences dividing film].each { |name|
   require "glossema/timing/#{name}"
 }

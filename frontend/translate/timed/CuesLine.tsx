@@ -3,8 +3,11 @@ import { useTranslation } from 'react-i18next'
 import { number } from '../../shared/i18n'
 import type { Segment } from '../../shared/types'
 import type { FilmPlayer } from './player'
+import { filmAddress } from './queries'
 import { useFilmTime } from './useFilmTime'
 import type { Timed } from './useTimed'
+import { Wave } from './Wave'
+import { useWave } from './wave'
 
 interface Props {
   timed: Timed
@@ -22,11 +25,13 @@ export function CuesLine({ timed, open, onOpen }: Props) {
   const from = middle - SPAN / 2
   const place = (time: number) => ((time - from) / SPAN) * 100
   const around = cues.filter(({ start, finish }) => start < from + SPAN && (finish ?? start + 1) > from)
+  const { film } = timed.page
+  const peaks = useWave(film && filmAddress(timed.document, film), film?.byte_size ?? 0)
   const next = at < 0 ? undefined : cues[at + 1]
   const gap = next && cues[at].finish !== null ? next.start - cues[at].finish : null
   return (
     <>
-      <div className="cues-line" role="group" aria-label={t('timed.around')}>
+      <div className={peaks ? 'cues-line sounding' : 'cues-line'} role="group" aria-label={t('timed.around')}>
         {around.map(({ segment_id, number: position, start, finish }) => (
           <button
             key={segment_id}
@@ -39,6 +44,7 @@ export function CuesLine({ timed, open, onOpen }: Props) {
             {position}
           </button>
         ))}
+        {peaks && <Wave peaks={peaks} from={from} span={SPAN} />}
         <Playhead player={timed.player} place={place} />
       </div>
       {gap !== null && (

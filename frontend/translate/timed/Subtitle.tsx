@@ -26,7 +26,7 @@ export function Subtitle({ timed, store, open, onOpen }: Props) {
   return (
     <button
       type="button"
-      className={segment.target ? 'subtitle' : 'subtitle receding'}
+      className={`subtitle ${cue.place ?? ''}${segment.target ? '' : ' receding'}`}
       aria-label={t('timed.openShown', { number: segment.position })}
       aria-current={segment.id === open?.id}
       onClick={() => onOpen(segment.id)}

@@ -9,6 +9,8 @@ import type { Limits, Shown } from './meters'
 export interface Cue extends Shown {
   segment_id: number
   number: number
+  // Where on the picture: “top”, “top left” …; null below in the middle.
+  place: string | null
 }
 export interface FilmFile {
   name: string

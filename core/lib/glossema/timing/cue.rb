@@ -1,7 +1,8 @@
 # When a cue is shown: number, start and end in seconds (Rational); the end is nil where the file names none.
+# place: where on the picture, see Placement.
 module Glossema
   module Timing
-    Cue = Struct.new(:number, :start, :finish, keyword_init: true) do
+    Cue = Struct.new(:number, :start, :finish, :place, keyword_init: true) do
       # nil without an end.
       def duration = finish && (finish - start)
 
@@ -11,9 +12,9 @@ module Glossema
       # path: of a unit of a timed format ("cue 3 · 00:00:01,000 → 00:00:04,200"; "?" for a time that is
       # missing) → Cue, or nil for any other.
       def self.of(path)
-        match = path.to_s.match(/\Acue (\d+) · (\S+) → (\S+)\z/) or return
-        start, finish = match.captures.drop(1).map { |text| seconds(text) }
-        new(number: match[1].to_i, start: start, finish: finish) if start
+        match = path.to_s.match(/\Acue (\d+) · (\S+) → (\S+)(?: · ([a-z ]+))?\z/) or return
+        start, finish = match.captures[1, 2].map { |text| seconds(text) }
+        new(number: match[1].to_i, start: start, finish: finish, place: match[4]) if start
       end
 
       # "01:02:03,400", "02:03.4", "-00:00:01,000" → Rational seconds, or nil.

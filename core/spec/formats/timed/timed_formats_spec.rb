@@ -89,3 +89,26 @@ RSpec.describe Glossema::Formats::Ttml do
     expect(ttml("<div><p>One</p></div>").units.first).to have_attributes(block: "paragraph", path: "p")
   end
 end
+
+RSpec.describe Glossema::Timing::Placement do
+  # file, its text → where the cue stands, what its codes look like
+  [
+    ["a.srt", "1\n00:00:01,000 --> 00:00:02,000\n{\\an8}One <font color=\"#FFFF00\">two</font>\n", "top",
+     ["color-ffff00"]],
+    ["a.srt", "1\n00:00:01,000 --> 00:00:02,000\n{\\an1}One <i>two</i>\n", "left", ["italic"]],
+    ["a.vtt", "WEBVTT\n\n00:01.000 --> 00:02.000 line:5% align:end\nOne <c.yellow>two</c>\n", "top right",
+     ["color-yellow"]],
+    ["a.vtt", "WEBVTT\n\n00:01.000 --> 00:02.000 line:50%\nOne\n", "middle", []],
+    ["a.vtt", "WEBVTT\n\n00:01.000 --> 00:02.000 line:-2\nOne\n", nil, []],
+    ["a.ttml", "<tt xmlns=\"http://www.w3.org/ns/ttml\" xmlns:tts=\"http://www.w3.org/ns/ttml#styling\">" \
+      "<head><layout>" \
+      "<region xml:id=\"r\" tts:displayAlign=\"before\"/></layout></head><body><div><p begin=\"1s\" " \
+      "end=\"2s\" region=\"r\" tts:textAlign=\"start\">One</p></div></body></tt>", "top left", []]
+  ].each do |name, text, place, looks|
+    it "is #{place || "below"} in #{name}, with #{looks}" do
+      segment = open_text(text, name).segments.first
+      expect(Glossema::Timing::Cue.of(segment.unit.path).place).to eq(place)
+      expect(segment.content.codes.select(&:open?).map(&:css)).to eq(looks)
+    end
+  end
+end

@@ -25,6 +25,9 @@ module Glossema
           )
       end
 
+      # What Timing::Cue reads again.
+      def self.path(number, times, placement) = ["cue #{number}", times, placement].compact.join(" · ")
+
       # The times of a cue as its path has them.
       def self.shown(time)
         time.split("-->", -1).map { |one| one.strip.empty? ? "?" : one.strip }.join(" → ")
@@ -65,7 +68,8 @@ module Glossema
           next if raw.strip.empty?
 
           start = from + raw[/\A\s*/].bytesize
-          take("c#{index + 1}", start, start + raw.strip.bytesize, "cue #{index + 1} · #{time}", STYLE)
+          path = self.class.path(index + 1, time, Timing::Placement.of_tag(raw))
+          take("c#{index + 1}", start, start + raw.strip.bytesize, path, STYLE)
         end
       end
 
@@ -79,7 +83,15 @@ module Glossema
         end
       end
 
-      def styled(item) = item.is_a?(String) || !item.alone? ? item : item.with(type: "markup")
+      # As it is shown on the film: colours too.
+      def styled(item)
+        return item if item.is_a?(String) || item.close?
+        return item.with(type: "markup") if item.alone?
+
+        colour = item.wrap.to_s[/\A<font[^>]*color\s*=\s*["']?(#?\w+)/i,
+          1] || item.wrap.to_s[/\A<c\.(\w+)/, 1]
+        colour ? item.with(css: "color-#{colour.delete("#").downcase}") : item
+      end
 
       # As the file ends its lines.
       def lines(text) = text.gsub(/[ \t]*\n[ \t]*/, line_end)

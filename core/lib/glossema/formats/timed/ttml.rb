@@ -23,7 +23,7 @@ module Glossema
 
         @cues = @cues.to_i + 1
         start, finish = times(node).map { |time| time ? Timing::Cue.clock(time) : "?" }
-        "cue #{@cues} · #{start} → #{finish}"
+        ["cue #{@cues}", "#{start} → #{finish}", placement(node)].compact.join(" · ")
       end
 
       def block_name(node, context) = cue?(node) ? "cue" : super
@@ -50,6 +50,22 @@ module Glossema
       end
 
       def cue?(node) = node.local == "p" && %w[begin end dur].any? { |name| node[name] }
+
+      def placement(node)
+        region = regions[node["region"] || node.parent["region"]]
+        Timing::Placement.of_align(*%w[displayAlign textAlign].map { |name|
+          styled(node, name) || styled(region, name)
+        })
+      end
+
+      def styled(node, name)
+        node&.attributes&.find { |key, _| key.split(":").last == name }&.last&.first
+      end
+
+      # {id => element}
+      def regions
+        @regions ||= tree.every("region").to_h { |one| [one["xml:id"], one] }
+      end
 
       # [start, end] in seconds, nil where a time is none.
       def times(node)

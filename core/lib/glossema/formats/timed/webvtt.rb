@@ -28,7 +28,7 @@ module Glossema
           .each do |block|
             from, at = at, at + block.bytesize
             if block.match?(/\A(?:WEBVTT|NOTE|STYLE|REGION)\b/) ||
-                !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})[^\r\n]*(?:\r\n|\n|\r)/o))
+                !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})([^\r\n]*)(?:\r\n|\n|\r)/o))
               next
             end
 
@@ -41,7 +41,7 @@ module Glossema
               "c#{number}",
               start,
               at - text[/\s*\z/].bytesize,
-              "cue #{number} · #{self.class.shown(match[1])}",
+              self.class.path(number, self.class.shown(match[1]), Timing::Placement.of_settings(match[2])),
               STYLE
             )
           end
