@@ -11,6 +11,8 @@ module Glossema
       MEDIA_TYPE = "text/vtt".freeze
       ONE_TIME = /-?(?:\d{1,}:)?\d{1,2}:\d{1,2}(?:[.,]\d{1,3})?/
       TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
+      # An id, times, settings.
+      HEAD = /\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})([^\r\n]*)(?:\r\n|\n|\r)/
       CLOSES = /(?:\r\n|\n|\r)[ \t]*(?:\r\n|\n|\r)/
       STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);}i
 
@@ -28,7 +30,7 @@ module Glossema
           .each do |block|
             from, at = at, at + block.bytesize
             if block.match?(/\A(?:WEBVTT|NOTE|STYLE|REGION)\b/) ||
-                !(match = block.match(/\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})([^\r\n]*)(?:\r\n|\n|\r)/o))
+                !(match = block.match(HEAD))
               next
             end
 
