@@ -19,18 +19,19 @@ export function CueTimes({ segment, store }: Props) {
   const at = useCue(segment)
   if (!at) return null
   const { start, finish } = at.cue
+  const { fixed, film } = at.timed.page
   return (
     <div className="cue-times small quiet tab">
-      {at.timed.page.fixed ? (
+      {fixed ? (
         <>
           {exactly(start)} → {finish === null ? t('timed.noEnd') : exactly(finish)}
         </>
       ) : (
-        <Changeable {...{ at, segment, store }} />
+        <StartAndEnd {...{ at, segment, store }} />
       )}
       {finish !== null &&
         ` · ${t('timed.seconds', { text: number(Math.round((finish - start) * 10) / 10) })}`}
-      {at.timed.page.film && (
+      {film && (
         <>
           {' · '}
           <button type="button" className="link" onClick={() => at.timed.player.playCue('once')}>
@@ -39,11 +40,12 @@ export function CueTimes({ segment, store }: Props) {
           <Key keys={KEYS.filmCue} />
         </>
       )}
+      {!fixed && <Move {...{ at, segment, store }} />}
     </div>
   )
 }
 
-function Changeable({ at, segment, store }: Props & { at: CueAt }) {
+function StartAndEnd({ at, segment, store }: Props & { at: CueAt }) {
   const { t } = useTranslation()
   const change = useTimes(store, at.timed.document)
   const { start, finish } = at.cue
@@ -61,13 +63,21 @@ function Changeable({ at, segment, store }: Props & { at: CueAt }) {
         value={finish === null ? '' : exactly(finish)}
         blank={t('timed.noEnd')}
         onChange={(text) => change(segment, { finish: text })}
-      />{' '}
-      <TextInPlace
-        label={t('timed.shift')}
-        value=""
-        blank={t('timed.shiftBlank')}
-        onChange={(text) => change(segment, { shift: text.replace(',', '.').replace('−', '-'), rest: true })}
       />
+    </>
+  )
+}
+
+// The cue and all after it, by so many seconds.
+function Move({ at, segment, store }: Props & { at: CueAt }) {
+  const { t } = useTranslation()
+  const change = useTimes(store, at.timed.document)
+  const move = (text: string) =>
+    change(segment, { shift: text.replace(',', '.').replace('−', '-').replace(/^\+/, ''), rest: true })
+  return (
+    <>
+      {' · '}
+      <TextInPlace label={t('timed.shift')} value="" blank={t('timed.shiftBlank')} onChange={move} />
     </>
   )
 }

@@ -1,6 +1,7 @@
 // The film beside the text, with the translation as its subtitle, in step with the open cue.
 import { useContext, useEffect, useRef, useSyncExternalStore } from 'react'
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import { Key } from '../../shared/parts/Key'
 import { KEYS } from '../../shared/keys'
 import type { Segment } from '../../shared/types'
@@ -33,6 +34,12 @@ export function Film({ store, open, onOpen }: Props) {
         <FilmDrop document={timed.document} />
       )}
       <CuesLine {...{ timed, open, onOpen }} />
+      <p className="small quiet">
+        {t('timed.limitsAre', { ...timed.page.limits })}{' '}
+        <Link className="plain-link" to={`/projects/${store.project}/check/profile`}>
+          {t('timed.changeLimits')}
+        </Link>
+      </p>
       {film && (
         <p className="small quiet film-file">
           {film.name} <FilmDrop document={timed.document} film={film} />
