@@ -162,6 +162,12 @@ RSpec.describe "bin/glossema" do
       { "cue" => 2, "start" => 4.0, "end" => 6.0, "duration" => 2.0, "cps" => 10.0, "wpm" => 120.0,
         "lines" => ["Now fasten the belt."], "gap" => nil, "over" => [] }
     ])
+    blank = "1\n00:00:01,000 --> 00:00:02,000\nOne\n\n2\n00:00:02,500 --> 00:00:04,000\n\n" \
+      "3\n00:00:04,000 -->\nNo end\n"
+    File.write("blank.srt", blank)
+    found, = glossema("cues", "blank.srt")
+    expect(found.map { |cue| cue.values_at("cue", "end", "cps", "gap", "over") })
+      .to eq([[1, 2.0, 3.0, 0.5, []], [2, 4.0, 0.0, 0.0, ["gap"]], [3, nil, nil, nil, ["duration"]]])
     expect(glossema("cues", "a.docx").drop(1)).to eq(["a.docx holds no cues.\n", 2])
     expect(glossema("cues", "#{Files::DEMO}/film.vtt", "--limits", "[]").last).to eq(2)
   end

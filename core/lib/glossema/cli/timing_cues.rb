@@ -5,14 +5,23 @@ module Glossema
       def cues
         opened = document
         limits = Timing::Limits.new(@options[:limits] || {})
-        units = opened.units.filter_map { |unit| (cue = Timing::Cue.of(unit.path)) && [cue, unit] }
-        raise Refused.new("not-timed", name: opened.name) if units.empty?
+        shown = cues_of(opened)
+        raise Refused.new("not-timed", name: opened.name) if shown.empty? && opened.units.any?
 
-        units.each_with_index do |(cue, unit), index|
-          meters = Timing::Meters.new(cue, unit.content.text, following: units[index + 1]&.first)
-          say(meters.to_h(limits))
+        shown.each_with_index do |(cue, text), index|
+          say(Timing::Meters.new(cue, text, following: shown[index + 1]&.first).to_h(limits))
         end
         DONE
+      end
+
+      private
+
+      # [[Cue, text], …], also of those without text.
+      def cues_of(opened)
+        return [] unless opened.file.respond_to?(:cue_paths)
+
+        texts = opened.units.to_h { |unit| [unit.path, unit.content.text] }
+        opened.file.cue_paths.filter_map { |path| (cue = Timing::Cue.of(path)) && [cue, texts[path].to_s] }
       end
     end
   end

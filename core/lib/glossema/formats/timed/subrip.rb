@@ -33,6 +33,9 @@ module Glossema
         time.split("-->", -1).map { |one| one.strip.empty? ? "?" : one.strip }.join(" → ")
       end
 
+      # Of all cues in order, also of those without text, which are no units.
+      def cue_paths = @cue_paths ||= []
+
       def preview
         "<table class=\"cues\">" \
 "#{units.map { |unit|
@@ -65,10 +68,11 @@ module Glossema
           raw = slice(from, index + 1 < cues.size ? cues[index + 1][1] : @text.bytesize)
           raw = raw.sub(/(?:\A|(?<=[\r\n]))[ \t]*\d+[ \t]*(?:\r\n|\n|\r)[ \t]*\z/, "") if index + 1 <
             cues.size
+          path = self.class.path(index + 1, time, Timing::Placement.of_tag(raw))
+          cue_paths << path
           next if raw.strip.empty?
 
           start = from + raw[/\A\s*/].bytesize
-          path = self.class.path(index + 1, time, Timing::Placement.of_tag(raw))
           take("c#{index + 1}", start, start + raw.strip.bytesize, path, STYLE)
         end
       end

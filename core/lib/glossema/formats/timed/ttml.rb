@@ -16,6 +16,9 @@ module Glossema
         head.match?(/<(?:\w+:)?tt[\s>]/) && head.match?(%r{http://www\.w3\.org/(?:\d+/\d+|ns)/ttml})
       end
 
+      # Of all cues in order, also of those without text, which are no units.
+      def cue_paths = @cue_paths ||= []
+
       private
 
       def path_name(node, context)
@@ -23,7 +26,9 @@ module Glossema
 
         @cues = @cues.to_i + 1
         start, finish = times(node).map { |time| time ? Timing::Cue.clock(time) : "?" }
-        ["cue #{@cues}", "#{start} → #{finish}", placement(node)].compact.join(" · ")
+        path = ["cue #{@cues}", "#{start} → #{finish}", placement(node)].compact.join(" · ")
+        cue_paths << path
+        path
       end
 
       def block_name(node, context) = cue?(node) ? "cue" : super

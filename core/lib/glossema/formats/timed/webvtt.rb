@@ -37,13 +37,15 @@ module Glossema
             number += 1
             start = from + match[0].bytesize
             text = slice(start, at)
+            path = self.class.path(number, self.class.shown(match[1]), Timing::Placement.of_settings(match[2]))
+            cue_paths << path
             next if text.strip.empty?
 
             take(
               "c#{number}",
               start,
               at - text[/\s*\z/].bytesize,
-              self.class.path(number, self.class.shown(match[1]), Timing::Placement.of_settings(match[2])),
+              path,
               STYLE
             )
           end
