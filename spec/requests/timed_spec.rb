@@ -20,7 +20,8 @@ RSpec.describe "Subtitles" do
     project.update!(check_profile: { "checks" => { "cue-limits" => { "cps" => 15 } } })
     get "/api/documents/#{document.id}/cues"
     ids = document.segments.pluck(:id)
-    expect(body["cues"].first).to eq("segment_id" => ids[0], "number" => 1, "start" => 1.0, "finish" => 3.7)
+    expect(body["cues"].first).to eq("segment_id" => ids[0], "number" => 1, "start" => 1.0, "finish" => 3.7,
+      "place" => nil)
     expect(body["limits"]).to include("cps" => 15, "characters" => 42, "rate" => 25)
     expect(body.values_at("sentences", "film")).to eq([[ids.first(2)], nil])
   end
@@ -176,7 +177,7 @@ RSpec.describe "Subtitles" do
       change(segment, start: "3.9")
       codes << body.dig("error", "code")
       project.update!(times_fixed: false)
-      document.update!(format: "TTML")
+      document.update!(format: "HTML")
       change(segment, start: "3.9")
       expect(codes + [body.dig("error", "code")])
         .to eq(%w[time-broken cue-no-room cue-negative times-fixed times-format])

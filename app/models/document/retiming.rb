@@ -2,7 +2,7 @@
 # it came.
 module Document::Retiming
   # What a file holds once its cues are changed is read anew by these.
-  FORMATS = %w[SubRip WebVTT].freeze
+  FORMATS = Document::Timed::FORMATS
   WORD = /\S+/
 
   # start, finish: seconds, put on the film's frames and apart from the cues beside it.

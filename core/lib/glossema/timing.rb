@@ -4,6 +4,7 @@ module Glossema
   end
 end
 
-%w[placement cue limits meters line_breaks breaking retiming settling sentences dividing film].each { |name|
+%w[placement cue limits meters line_breaks breaking retiming retiming_xml settling sentences dividing
+   film].each { |name|
   require "glossema/timing/#{name}"
 }

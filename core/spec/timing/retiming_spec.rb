@@ -60,6 +60,43 @@ RSpec.describe Glossema::Timing::Retiming do
   end
 end
 
+RSpec.describe Glossema::Timing::RetimingXml do
+  def file(body)
+    "<tt xmlns=\"http://www.w3.org/ns/ttml\">\n<head/><body><div>\n#{body}\n</div></body></tt>\n"
+  end
+
+  def read(text, *edits)
+    Glossema::Document.new(text.b, name: "a.ttml", language: "en", options: { "retimed" => edits })
+  end
+
+  def shown(document) = document.units.map { |unit| [unit.path[/· (.*)/, 1], unit.content.text] }
+
+  let(:body) do
+    "<p begin=\"00:00:01.000\" end=\"00:00:03.000\" region=\"r\">Before <span>you</span> load</p>\n" \
+      "<p end='5s' begin='4s'>Heavy</p>"
+  end
+
+  it "changes, shifts, splits and joins, and leaves all else as it was" do
+    changed = read(file(body), { "act" => "times", "cue" => 2, "start" => "4.2", "finish" => "6" })
+    expect(changed.write({}).force_encoding("UTF-8")).to eq(file(body.sub("'5s'", "'6s'").sub("'4s'",
+      "'4.2s'")))
+    moved = read(file(body), { "act" => "shift", "from" => 1, "to" => 2, "by" => "0.5" })
+    expect(shown(moved).map(&:first)).to eq(["00:00:01.500 → 00:00:03.500", "00:00:04.500 → 00:00:05.500"])
+    split = { "act" => "split", "cue" => 1, "at" => "2", "gap" => "0.08", "words" => 1 }
+    expect(shown(read(file(body), split)).first(2)).to eq([
+      ["00:00:01.000 → 00:00:02.000", "Before"], ["00:00:02.080 → 00:00:03.000", "you load"]
+    ])
+    joined = read(file(body), split, { "act" => "join", "cue" => 1 })
+    expect(shown(joined).first).to eq(["00:00:01.000 → 00:00:03.000", "Before\nyou load"])
+  end
+
+  it "refuses times that are counted from others (cue-within)" do
+    text = file(body).sub("<div>", "<div begin=\"10s\">")
+    expect { read(text, { "act" => "shift", "from" => 1, "to" => 2, "by" => 1 }) }
+      .to raise_error(Glossema::Refused) { |error| expect(error.code).to eq("cue-within") }
+  end
+end
+
 RSpec.describe Glossema::Timing::Settling do
   def cue(start, finish) = Glossema::Timing::Cue.new(number: 1, start: start.to_r, finish: finish.to_r)
 

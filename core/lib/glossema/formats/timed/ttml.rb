@@ -8,6 +8,8 @@ module Glossema
       NAME = "TTML".freeze
       EXTENSIONS = %w[ttml dfxp].freeze
       MEDIA_TYPE = "application/ttml+xml".freeze
+      # retimed: edits of Timing::Retiming.
+      DEFAULTS = Xml::DEFAULTS.merge("retimed" => Inner.new([])).freeze
 
       def self.recognises?(bytes, _name)
         return false unless EncodedText.text?(bytes)
@@ -20,6 +22,17 @@ module Glossema
       def cue_paths = @cue_paths ||= []
 
       private
+
+      def prepared(text)
+        edits = @options["retimed"]
+        return text if edits.empty?
+
+        # Times inside of others are counted from there.
+        raise Refused.new("cue-within",
+          name: @name) if text.match?(/<(?:\w+:)?(?:body|div)\b[^>]*\bbegin\s*=/)
+
+        Timing::RetimingXml.new.apply(text, edits).tap { |fresh| @bytes = encode(fresh) }
+      end
 
       def path_name(node, context)
         return super unless cue?(node)
