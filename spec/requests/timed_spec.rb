@@ -184,4 +184,16 @@ RSpec.describe "Subtitles" do
       expect(document.reload.options["retimed"]).to be_nil
     end
   end
+
+  it "keep their film in a newer version, whose times are its own" do
+    give(webm, "any.webm")
+    document.update!(options: { "retimed" => [{ "act" => "shift", "from" => 1, "to" => 3,
+                                                "by" => "1.000" }] })
+    post "/api/documents/#{document.id}/version",
+      params: { files: [upload(cues.sub("strap", "belt"), "film.srt")] }
+    made = project.documents_of_any_role.find_by(replaces_id: document.id)
+    expect(made.options).not_to have_key("retimed")
+    made.film.purge
+    expect(document.reload.film.download.bytesize).to eq(webm.bytesize)
+  end
 end

@@ -12,12 +12,14 @@ module Document::Replacing
         name: name,
         byte_size: file.size,
         by: by,
-        options: options,
+        # Times that were changed were those of the old file.
+        options: options.except("retimed"),
         source_lang: source_lang,
         checksum: Digest::SHA256.file(file.tempfile.path).hexdigest
       )
     made.original.attach(io: file, filename: name, identify: false)
     made.save!
+    made.film.attach(film.blob) if film.attached?
     CompareVersionJob.perform_later(made)
     made
   end

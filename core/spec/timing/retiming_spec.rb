@@ -2,7 +2,8 @@
 RSpec.describe Glossema::Timing::Retiming do
   let(:subrip) { described_class.new(Glossema::Formats::Subrip::ONE_TIME) }
   let(:webvtt) do
-    described_class.new(Glossema::Formats::Webvtt::ONE_TIME, closes: Glossema::Formats::Webvtt::CLOSES)
+    format = Glossema::Formats::Webvtt
+    described_class.new(format::ONE_TIME, closes: format::CLOSES, passes_over: format::NO_CUES)
   end
   let(:text) do
     "1\r\n00:00:01,000 --> 00:00:03,000 X1:0\r\n<i>Before you load,</i>\r\nput it down.\r\n\r\n" \
@@ -12,7 +13,7 @@ RSpec.describe Glossema::Timing::Retiming do
   it "changes start and end, as the file writes times" do
     changed = subrip.apply(text, [{ "act" => "times", "cue" => 2, "start" => "3.28", "finish" => 4.5 }])
     expect(changed).to eq(text.sub("00:00:03,200 --> 00:00:04,000", "00:00:03,280 --> 00:00:04,500"))
-    vtt = "WEBVTT\n\nNOTE 1\n\n00:01.000 --> 00:02.000 align:start\nOne\n"
+    vtt = "WEBVTT\n\nNOTE once\n00:00.500 --> 00:00.700\n\n00:01.000 --> 00:02.000 align:start\nOne\n"
     changed = webvtt.apply(vtt, [{ "act" => "times", "cue" => 1, "finish" => "2.5" }])
     expect(changed).to eq(vtt.sub("00:02.000", "00:02.500"))
     expect(webvtt.apply(vtt, [{ "act" => "shift", "from" => 1, "to" => 1, "by" => 3600 }]))

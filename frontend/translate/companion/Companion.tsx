@@ -46,7 +46,9 @@ export const Companion = memo(function Companion(props: Props) {
     page: timed === null,
     reference: project.reference_files > 0,
   }
-  const [view, setView] = useState<View>(asked.view)
+  const [chosen, setView] = useState<View>(asked.view)
+  const otherwise = timed ? 'film' : 'page'
+  const view = (isThere[chosen] ?? true) ? chosen : otherwise
   const [turn, setTurn] = useState(asked.turn)
   // A key asked for a view.
   if (turn !== asked.turn) {

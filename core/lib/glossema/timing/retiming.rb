@@ -8,9 +8,10 @@ module Glossema
       Spot = Struct.new(:number, :start, :finish, :body, keyword_init: true)
       TAG_OR_WORD = /<[^>]*>|\{[^}]*\}|\s+|[^\s<{]+|[<{]/
 
-      # one_time: the format's pattern of a time; closes: what ends the text of a cue besides the next one.
-      def initialize(one_time, closes: nil)
-        @one_time, @closes = one_time, closes
+      # one_time: the format's pattern of a time; closes: what ends the text of a cue besides the next one;
+      # passes_over: what holds no cues, such as notes.
+      def initialize(one_time, closes: nil, passes_over: nil)
+        @one_time, @closes, @passes_over = one_time, closes, passes_over
       end
 
       # edits, done one after the other; cues count from 1, seconds are numbers or decimal strings:
@@ -24,8 +25,12 @@ module Glossema
 
       # → [Spot …]
       def spots(text)
-        found = text.to_enum(:scan, /(#{@one_time})[ \t]*-->[ \t]*(#{@one_time})?[^\r\n]*(?:\r\n|\n|\r|\z)/)
-          .map { Regexp.last_match }
+        looked_at = @passes_over ? text.gsub(@passes_over) { |part| " " * part.length } : text
+        found = looked_at.to_enum(:scan,
+          /(#{@one_time})[ \t]*-->[ \t]*(#{@one_time})?[^\r\n]*(?:\r\n|\n|\r|\z)/)
+          .map {
+          Regexp.last_match
+        }
         found.each_with_index.map do |match, index|
           number = number_before(text, match.begin(0))
           following = found[index + 1]

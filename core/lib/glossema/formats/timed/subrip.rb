@@ -12,6 +12,7 @@ module Glossema
       DEFAULTS = { "encoding" => "", "retimed" => Inner.new([]) }.freeze
       # What ends the text of a cue besides the next one.
       CLOSES = nil
+      NO_CUES = nil
       ONE_TIME = /-?\d{1,3}:\d{1,2}:\d{1,2}(?:[,.]\d{1,3})?/
       # The end may be missing.
       TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
@@ -50,7 +51,9 @@ module Glossema
         edits = @options["retimed"]
         return text if edits.empty?
 
-        fresh = Timing::Retiming.new(self.class::ONE_TIME, closes: self.class::CLOSES).apply(text, edits)
+        own = self.class
+        fresh = Timing::Retiming.new(own::ONE_TIME, closes: own::CLOSES, passes_over: own::NO_CUES)
+          .apply(text, edits)
         @bytes = encode(fresh)
         fresh
       end

@@ -11,6 +11,7 @@ module Glossema
       MEDIA_TYPE = "text/vtt".freeze
       ONE_TIME = /-?(?:\d{1,}:)?\d{1,2}:\d{1,2}(?:[.,]\d{1,3})?/
       TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
+      NO_CUES = /^(?:WEBVTT|NOTE|STYLE|REGION)\b.*?(?=(?:\r\n|\n|\r)[ \t]*(?:\r\n|\n|\r)|\z)/m
       # An id, times, settings.
       HEAD = /\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})([^\r\n]*)(?:\r\n|\n|\r)/
       CLOSES = /(?:\r\n|\n|\r)[ \t]*(?:\r\n|\n|\r)/
