@@ -9,7 +9,9 @@ import { doneAt } from '../shared/workTime'
 import { nextCode } from '../translate/completion/codes'
 import { stillToCome } from '../translate/card/terms'
 import { sentenceBegins } from '../translate/editor/insertWord'
-import { metersOf } from '../translate/timed/meters'
+import { Doings } from '../translate/doings'
+import { exactly, short, whole } from '../translate/timed/clock'
+import { metersOf, toLose } from '../translate/timed/meters'
 import { Ahead } from '../translate/completion/ahead'
 
 Object.assign(window, {
@@ -30,5 +32,8 @@ Object.assign(window, {
     nextCode,
     stillToCome,
     metersOf,
+    toLose,
+    clock: { exactly, short, whole },
+    Doings,
   },
 })

@@ -70,6 +70,41 @@ RSpec.describe "Modules" do
     expect(answers).to eq(list.map { |one| one.slice("cps", "wpm", "lines", "over") })
   end
 
+  it "write times as they are read, and say how much is to lose" do
+    given = [0, 0.04, 41.2, 59.999, 192, 3723.4, -1.5]
+    answers = ask("return arguments[0].map((one) => Object.values(glossema.clock).map((write) => write(one)))", given)
+    expect(answers).to eq([
+      ["00:00:00.000", "0:00.0", "0:00"], ["00:00:00.040", "0:00.0", "0:00"], ["00:00:41.200", "0:41.2", "0:41"],
+      ["00:00:59.999", "0:59.9", "0:59"], ["00:03:12.000", "3:12.0", "3:12"], ["01:02:03.400", "1:02:03.4", "1:02:03"],
+      ["−00:00:01.500", "−0:01.5", "−0:02"]
+    ])
+    left = ask(<<~JS, Glossema::Timing::Limits.new.to_h)
+      const limits = arguments[0]
+      return [[20, 20], [10], [34]].map((lines) => glossema.toLose({ lines, duration: 2 }, limits))
+    JS
+    expect(left).to eq([6, 0, 0])
+  end
+
+  it "take back as one act what was written as one, and each writing by itself" do
+    told = ask(<<~JS, nil)
+      const doings = new glossema.Doings()
+      const at = (id, target) => ({ id, position: id, target, origin: {}, state: target ? 'draft' : 'untouched' })
+      const write = (id, from, to) => doings.note(at(id, from), at(id, to))
+      write(1, '', 'a')
+      write(1, 'a', 'ab')
+      doings.together(() => {
+        write(1, 'ab', 'x')
+        write(2, '', 'y')
+      })
+      write(3, '', 'z')
+      const ids = (list) => list.map(({ id, before, after }) => [id, before.target, after.target])
+      return [doings.takeBack(), doings.takeBack(), doings.doAgain(), doings.takeBack(), doings.takeBack(),
+        doings.takeBack()].map(ids)
+    JS
+    one = [[2, "", "y"], [1, "ab", "x"]]
+    expect(told).to eq([[[3, "", "z"]], one, one.reverse, one, [[1, "", "ab"]], []])
+  end
+
   it "offer what may follow as the core does" do
     list = cases("completion")
     answers = ask(<<~JS, list)
