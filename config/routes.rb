@@ -26,8 +26,11 @@ Rails.application.routes.draw do
     resources :reference_files, only: %i[show destroy]
     resource :pace, only: :show
     resources :put_aways, only: %i[index update]
+    resources :shares, only: %i[index update destroy]
+    resources :invitations, only: :show
     resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
+      resources :shares, only: %i[index create]
       resource :table, only: :create, controller: "memory_tables"
       resources :units, only: :index, controller: "memory_units"
       resource :facets, only: :show
@@ -36,6 +39,7 @@ Rails.application.routes.draw do
     end
     resources :termbases, only: %i[index show create update destroy] do
       resources :entries, only: %i[index create], controller: "term_entries"
+      resources :shares, only: %i[index create]
       resource :deletion, only: :create, controller: "term_deletions"
       resource :edits, only: :create, controller: "term_edits"
       resource :exchange, only: %i[show create], controller: "term_exchanges"

@@ -386,7 +386,20 @@ FOREIGN KEY ("alignment_id")
   REFERENCES "alignments" ("id")
  ON DELETE CASCADE);
 CREATE INDEX "index_alignment_edits_on_alignment_id" ON "alignment_edits" ("alignment_id");
+CREATE TABLE IF NOT EXISTS "shares" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "owner_id" integer NOT NULL, "user_id" integer, "email" varchar NOT NULL, "may" varchar DEFAULT 'read' NOT NULL, "until_on" date, "state" varchar DEFAULT 'offered' NOT NULL, "token" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_cddf936f3c"
+FOREIGN KEY ("owner_id")
+  REFERENCES "users" ("id")
+ ON DELETE CASCADE, CONSTRAINT "fk_rails_d671d25093"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE CASCADE);
+CREATE INDEX "index_shares_on_item" ON "shares" ("item_type", "item_id");
+CREATE INDEX "index_shares_on_owner_id" ON "shares" ("owner_id");
+CREATE INDEX "index_shares_on_user_id" ON "shares" ("user_id");
+CREATE UNIQUE INDEX "index_shares_on_token" ON "shares" ("token");
+CREATE UNIQUE INDEX "index_shares_on_item_type_and_item_id_and_email" ON "shares" ("item_type", "item_id", "email");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261127000000'),
 ('20261126230000'),
 ('20261126220000'),
 ('20261126210000'),

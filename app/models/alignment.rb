@@ -87,7 +87,7 @@ class Alignment < ApplicationRecord
   # So many units of her memories of the two languages teach the words; those used last first.
   LEARNED = 4000
   def known
-    memories = user.memories.present.select { |memory| memory.fits?(source_lang, target_lang) }
+    memories = user.access.readable(Memory).present.select { |memory| memory.fits?(source_lang, target_lang) }
     units = MemoryUnit.where(memory_id: memories.map(&:id)).order(updated_at: :desc).limit(LEARNED)
     units.pluck(:source, :target).map { |pair| pair.map { |text| Glossema::Content.plain(text) } }
   end
@@ -95,7 +95,8 @@ class Alignment < ApplicationRecord
   # What her termbases say of the two languages.
   def terms
     languages = [source_lang, target_lang].map { |lang| Glossema::Languages.primary(lang) }
-    rows = Term.joins(:entry).where(termbase_id: user.termbases.present.select(:id), forbidden: false)
+    termbases = user.access.readable(Termbase).present
+    rows = Term.joins(:entry).where(termbase_id: termbases.select(:id), forbidden: false)
       .pluck(:term_entry_id, :lang, :text)
     rows.group_by(&:first).flat_map do |_, own|
       ones, others = languages.map do |lang|

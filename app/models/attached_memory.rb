@@ -3,13 +3,18 @@ class AttachedMemory < ApplicationRecord
   self.table_name = "attachments_of_memories"
   LEARNS = %w[confirm deliver never].freeze
 
+  include AttachedItem
+
   belongs_to :project
   belongs_to :memory
   validates :learns, inclusion: { in: LEARNS }
 
   # A memory that was deleted keeps its place, should it be brought back, but neither gives nor learns.
-  scope :usable, -> { where(memory_id: Memory.present.select(:id)) }
-  scope :learning, ->(moment) { usable.where(learns: moment, read_only: false) }
+  # One that was given to her by a colleague is there as long as she has it.
+  scope :usable, -> { where(memory_id: Memory.present.select(:id)).where(reached("memory", Share.accepted)) }
+  scope :learning, lambda { |moment|
+    usable.where(learns: moment, read_only: false).where(reached("memory", Share.writing))
+  }
 
   # What is taken off its matches besides, for being of other regions than the project.
   def region_penalty

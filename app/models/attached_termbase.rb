@@ -1,9 +1,17 @@
 # A termbase on a project: its place in the order, whether new terms go there, whether checks use it.
 class AttachedTermbase < ApplicationRecord
+  include AttachedItem
+
   belongs_to :project
   belongs_to :termbase
 
   # One that was deleted keeps its place, should it be brought back.
-  scope :usable, -> { where(termbase_id: Termbase.present.select(:id)).order(:position) }
-  scope :adding, -> { usable.where(adds: true, read_only: false) }
+  # One that was given to her by a colleague is there as long as she has it.
+  scope :usable, lambda {
+    where(termbase_id: Termbase.present.select(:id)).where(reached("termbase", Share.accepted))
+      .order(:position)
+  }
+  scope :adding, lambda {
+    usable.where(adds: true, read_only: false).where(reached("termbase", Share.writing))
+  }
 end

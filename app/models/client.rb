@@ -37,13 +37,13 @@ class Client < ApplicationRecord
 
   # The memories that new projects of a pair get, as rows for Project#attach.
   def memories_for(source, target)
-    found = user.memories.present.where(id: memories.pluck("memory_id")).index_by(&:id)
+    found = user.access.readable(Memory).present.where(id: memories.pluck("memory_id")).index_by(&:id)
     memories.select { |row| found[row["memory_id"]]&.fits?(source, target) }
   end
 
   # The termbases that new projects get, as rows for Project#attach_termbases.
   def termbases_there
-    there = user.termbases.present.where(id: termbases.pluck("termbase_id")).pluck(:id)
+    there = user.access.readable(Termbase).present.where(id: termbases.pluck("termbase_id")).pluck(:id)
     termbases.select { |row| there.include?(row["termbase_id"]) }
   end
 
@@ -80,7 +80,9 @@ class Client < ApplicationRecord
         row.merge("memory_id" => row["memory_id"].to_i, "penalty" => row["penalty"].to_i.clamp(0, 50))
       end
     known = AttachedMemory::LEARNS
-    return if memories.all? { |row| known.include?(row["learns"]) && user.memories.exists?(row["memory_id"]) }
+    return if memories.all? { |row|
+      known.include?(row["learns"]) && user.access.readable(Memory).exists?(row["memory_id"])
+    }
 
     errors.add(:base, "One of the memories is not there any more")
   end
@@ -93,7 +95,7 @@ class Client < ApplicationRecord
         { "termbase_id" => row["termbase_id"].to_i,
           **flags.to_h { |flag| [flag, ActiveModel::Type::Boolean.new.cast(row[flag]) || false] } }
       end
-    return if termbases.all? { |row| user.termbases.exists?(row["termbase_id"]) }
+    return if termbases.all? { |row| user.access.readable(Termbase).exists?(row["termbase_id"]) }
 
     errors.add(:base, "One of the termbases is not there any more")
   end

@@ -5,6 +5,7 @@ class Memory < ApplicationRecord
   include Bulk
   include Moving
   include PuttingAway
+  include SharedItem
 
   belongs_to :user, optional: true
   has_many :units, class_name: "MemoryUnit", dependent: nil, inverse_of: :memory

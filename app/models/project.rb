@@ -100,14 +100,15 @@ class Project < ApplicationRecord
     transaction do
       attachments.usable.destroy_all
       memories.each_with_index do |row, index|
-        memory = user.memories.present.find(row["memory_id"])
+        memory = user.access.readable(Memory).present.find(row["memory_id"])
         check_pair(memory)
+        mine = user.access.right(memory) != "read"
 
         attachments.create!(
           memory: memory,
           position: index + 1,
-          learns: row["learns"] || "never",
-          read_only: row["read_only"] || false,
+          learns: (mine && row["learns"]) || "never",
+          read_only: row["read_only"] || !mine,
           penalty: row["penalty"].to_i.clamp(0, 50)
         )
       end

@@ -3,6 +3,7 @@ class Termbase < ApplicationRecord
   include Changing
   include Searching
   include Adding
+  include SharedItem
 
   belongs_to :user
   belongs_to :client, optional: true

@@ -16,11 +16,18 @@ class User < ApplicationRecord
   has_many :machine_services, dependent: :destroy
   has_many :termbases, dependent: nil
   has_many :alignments, dependent: :destroy
+  has_many :shares, dependent: :destroy
+  has_many :given_shares, class_name: "Share", foreign_key: :owner_id, dependent: :destroy, inverse_of: :owner
   has_many :own_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }
 
   # Memories made on the command line before anybody signed up belong to whoever does so first.
   after_create { Memory.where(user_id: nil).update_all(user_id: id) if User.one? }
+
+  after_create { Share.find_for(self) }
+
+  # What she may do with memories and termbases, hers and those she was given.
+  def access = Access.new(self)
 
   # Who is signed in, nil where the session was ended elsewhere.
   def self.of_session(session)

@@ -28,14 +28,16 @@ class ClientPageResource < ApplicationResource
   attribute(:has_rules) { |client| client.rules.present? }
   attribute(:has_checks) { |client| client.check_profile.present? }
   attribute(:memories) do |client|
-    known = client.user.memories.present.where(id: client.memories.pluck("memory_id")).index_by(&:id)
+    there = client.user.access.readable(Memory).present
+    known = there.where(id: client.memories.pluck("memory_id")).index_by(&:id)
     client.memories.filter_map do |row|
       memory = known[row["memory_id"]] or next
       row.merge(memory.slice(:name, :source_lang, :target_lang)).merge("units" => memory.units.count)
     end
   end
   attribute(:termbases) do |client|
-    known = client.user.termbases.present.where(id: client.termbases.pluck("termbase_id")).index_by(&:id)
+    there = client.user.access.readable(Termbase).present
+    known = there.where(id: client.termbases.pluck("termbase_id")).index_by(&:id)
     client.termbases_there.map do |row|
       termbase = known.fetch(row["termbase_id"])
       row.merge("name" => termbase.name, "entries" => termbase.entries.there.count)

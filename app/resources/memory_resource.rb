@@ -2,6 +2,10 @@
 class MemoryResource < ApplicationResource
   typelize units: "number", projects: "number", busy: "MemoryChange[]"
 
+  # Whose it is, and what may be done with it.
+  typelize owner: "string | null", right: "'own' | 'write' | 'read'"
+  attribute(:owner) { |memory| memory.user&.name }
+  attribute(:right) { |memory| params[:access]&.right(memory) || "own" }
   attributes :id, :name, :description, :source_lang, :target_lang, :updated_at, :used_at
   attribute(:units) { |memory| memory.units.count }
   attribute(:projects) do |memory|

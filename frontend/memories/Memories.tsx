@@ -5,6 +5,7 @@ import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import type { Memory } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
+import { Offered } from '../sharing/Offered'
 import { MemoryLine } from './MemoryLine'
 import { NewMemory } from './NewMemory'
 import { changeMemory, useMemories } from './queries'
@@ -32,6 +33,7 @@ export function Memories() {
       <div className="sheet-view">
         <h1>{t('memories.title')}</h1>
         <p className="quiet">{t(data.length ? 'memories.lead' : 'memories.empty')}</p>
+        <Offered kind="memory" onTaken={() => memories.refetch()} />
         <ul className="lines">
           {data.map((memory) => (
             <MemoryLine key={memory.id} memory={memory} attempt={attempt} onRemove={() => remove(memory)} />

@@ -5,6 +5,7 @@ import { languageName } from '../shared/languages'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { Memory, MemoryChange } from '../shared/types'
+import { Sharing } from '../sharing/Sharing'
 import { BringIn } from './BringIn'
 import { changeMemory, useOthersOfPair } from './queries'
 import { Running } from './Running'
@@ -24,34 +25,43 @@ interface Props {
 export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }: Props) {
   const { t } = useTranslation()
   const others = useOthersOfPair(memory).data ?? []
+  const own = memory.right === 'own'
   const change = (fields: Record<string, unknown>) => attempt(() => changeMemory(memory.id, fields))
   return (
     <header>
       <h1 className="reading">
-        <TextInPlace
-          value={memory.name}
-          blank={t('memories.name')}
-          label={t('memories.name')}
-          onChange={(name) => change({ name })}
-        />
+        {own ? (
+          <TextInPlace
+            value={memory.name}
+            blank={t('memories.name')}
+            label={t('memories.name')}
+            onChange={(name) => change({ name })}
+          />
+        ) : (
+          memory.name
+        )}
       </h1>
       <p className="small quiet">
         {languageName(memory.source_lang)} → {languageName(memory.target_lang)} ·{' '}
         <span className="tab">{t('brief.units', { count: memory.units, units: number(memory.units) })}</span>{' '}
         ·{' '}
-        <TextInPlace
-          value={memory.description}
-          blank={t('memories.describe')}
-          label={t('memories.describe')}
-          onChange={(description) => change({ description })}
-        />
+        {own ? (
+          <TextInPlace
+            value={memory.description}
+            blank={t('memories.describe')}
+            label={t('memories.describe')}
+            onChange={(description) => change({ description })}
+          />
+        ) : (
+          memory.description
+        )}
       </p>
       <p className="small memory-acts">
-        <BringIn memory={memory} attempt={attempt} onBegun={onBegun} />
+        {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} onBegun={onBegun} />}
         <a className="link" href={`/api/memories/${memory.id}/exchange`} download>
           {t('memories.export')}
         </a>
-        {others.length > 0 && (
+        {own && others.length > 0 && (
           <MenuInPlace
             title={t('memories.merge')}
             label={t('memories.merge')}
@@ -60,17 +70,20 @@ export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }
             onChange={(from) => act({ kind: 'merge', from: Number(from) })}
           />
         )}
-        <MenuInPlace
-          title={t('memories.split')}
-          label={t('memories.split')}
-          value=""
-          options={SPLIT_BY.map((by) => ({ value: by, label: t(`memories.splitBy.${by}`) }))}
-          onChange={(by) => act({ kind: 'split', by })}
-        />
+        {own && (
+          <MenuInPlace
+            title={t('memories.split')}
+            label={t('memories.split')}
+            value=""
+            options={SPLIT_BY.map((by) => ({ value: by, label: t(`memories.splitBy.${by}`) }))}
+            onChange={(by) => act({ kind: 'split', by })}
+          />
+        )}
         <button type="button" className="link" aria-expanded={history} onClick={onHistory}>
           {t('memories.history')}
         </button>
       </p>
+      <Sharing kind="memory" item={memory} />
       {memory.busy.map((one) => (
         <Running key={one.id} change={one} attempt={attempt} />
       ))}

@@ -29,18 +29,20 @@ export function MemoryLine({ memory, attempt, onRemove }: Props) {
           <Running key={change.id} change={change} attempt={attempt} />
         ))}
       </div>
-      <BringIn memory={memory} attempt={attempt} />
+      {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
       <a className="link small" href={`/api/memories/${memory.id}/exchange`} download>
         {t('memories.export')}
       </a>
-      <button
-        type="button"
-        className="quiet small"
-        aria-label={`${t('memories.remove')}: ${memory.name}`}
-        onClick={onRemove}
-      >
-        {t('memories.remove')}
-      </button>
+      {memory.right === 'own' && (
+        <button
+          type="button"
+          className="quiet small"
+          aria-label={`${t('memories.remove')}: ${memory.name}`}
+          onClick={onRemove}
+        >
+          {t('memories.remove')}
+        </button>
+      )}
     </li>
   )
 }
@@ -55,6 +57,7 @@ function About({ memory }: { memory: Memory }) {
       ? t('memories.used', { date: fullDate(used_at) })
       : t('memories.changed', { date: fullDate(updated_at) }),
     description,
+    memory.right === 'own' ? '' : t(`sharing.given.${memory.right}`, { owner: memory.owner ?? '' }),
   ]
   return (
     <p className="small quiet tab">

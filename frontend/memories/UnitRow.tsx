@@ -59,6 +59,7 @@ function UnitText({ unit, memory, twin, onEdit }: TextProps) {
       type="button"
       className="unit-text"
       aria-label={t('memories.editUnit', { text: unit.source })}
+      disabled={memory.right === 'read'}
       onClick={onEdit}
     >
       {!twin && (

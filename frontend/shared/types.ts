@@ -21,6 +21,7 @@ export type {
   Report,
   ReportLine,
   Segment,
+  Share,
   Template,
   Termbase,
   TermbaseAct,

@@ -3,11 +3,14 @@ import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
+import { useInvitation } from '../sharing/queries'
 import './sign-in.css'
 
 export function SignIn() {
   const { t } = useTranslation()
-  const [making, setMaking] = useState(false)
+  const [token] = useState(() => new URLSearchParams(window.location.search).get('invitation'))
+  const invited = useInvitation(token)
+  const [making, setMaking] = useState(token !== null)
   const [fields, setFields] = useState({ name: '', email: '', password: '' })
   const [fault, setFault] = useState('')
   const [busy, setBusy] = useState(false)
@@ -40,6 +43,8 @@ export function SignIn() {
       </div>
       <form onSubmit={(event) => void send(event)}>
         <h1>{t(making ? 'sign.makeTitle' : 'sign.title')}</h1>
+        {invited.data && <p>{t('sharing.invited', { ...invited.data })}</p>}
+        {invited.error && <p className="alarm">{invited.error.message}</p>}
         {said && <p role="status">{said}</p>}
         {fault && (
           <div className="fault" role="alert">

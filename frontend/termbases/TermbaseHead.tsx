@@ -6,6 +6,7 @@ import { number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { TermbasePage } from '../shared/types'
+import { Sharing } from '../sharing/Sharing'
 import { BringTerms } from './BringTerms'
 import { termsAddress } from './queries'
 
@@ -28,16 +29,20 @@ export function TermbaseHead({ termbase, attempt, part }: Props) {
   return (
     <header className="termbase-head">
       <h1>
-        <TextInPlace
-          label={t('termbases.name')}
-          blank={t('termbases.name')}
-          value={termbase.name}
-          onChange={(name) => attempt(() => api.patch(`/termbases/${termbase.id}`, { name }))}
-        />
+        {termbase.right === 'own' ? (
+          <TextInPlace
+            label={t('termbases.name')}
+            blank={t('termbases.name')}
+            value={termbase.name}
+            onChange={(name) => attempt(() => api.patch(`/termbases/${termbase.id}`, { name }))}
+          />
+        ) : (
+          termbase.name
+        )}
       </h1>
       <p className="quiet small">{about.filter(Boolean).join(' · ')}</p>
       <p className="small presses">
-        <BringTerms termbase={termbase} attempt={attempt} />
+        {termbase.right !== 'read' && <BringTerms termbase={termbase} attempt={attempt} />}
         <span>
           {t('termbases.takeOut')}{' '}
           {FORMS.map((form) => (
@@ -47,6 +52,7 @@ export function TermbaseHead({ termbase, attempt, part }: Props) {
           ))}
         </span>
       </p>
+      <Sharing kind="termbase" item={termbase} />
       <nav className="parts" aria-label={t('termbases.parts.title')}>
         {PARTS.map((one) => (
           <Link

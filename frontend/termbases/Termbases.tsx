@@ -11,6 +11,7 @@ import { Failure, Waiting } from '../shared/Notices'
 import { makeTermbase, useTermbases } from '../shared/termbases'
 import type { Termbase } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { Offered } from '../sharing/Offered'
 import './termbases.css'
 
 type Work = (work: () => Promise<unknown>) => void
@@ -34,6 +35,7 @@ export function Termbases() {
       <div className="sheet-view">
         <h1>{t('termbases.title')}</h1>
         <p className="quiet">{t(data.length ? 'termbases.lead' : 'termbases.empty')}</p>
+        <Offered kind="termbase" onTaken={() => termbases.refetch()} />
         <ul className="lines">
           {data.map((termbase) => (
             <Line key={termbase.id} termbase={termbase} attempt={attempt} />
@@ -64,13 +66,19 @@ function Line({ termbase, attempt }: { termbase: Termbase; attempt: Work }) {
         </h2>
         <p className="small quiet">{about.filter(Boolean).join(' · ')}</p>
       </div>
-      <button
-        type="button"
-        className="small plain-link"
-        onClick={() => attempt(() => api.delete(`/termbases/${termbase.id}`))}
-      >
-        {t('termbases.putAway')}
-      </button>
+      {termbase.right === 'own' ? (
+        <button
+          type="button"
+          className="small plain-link"
+          onClick={() => attempt(() => api.delete(`/termbases/${termbase.id}`))}
+        >
+          {t('termbases.putAway')}
+        </button>
+      ) : (
+        <span className="small quiet">
+          {t(`sharing.given.${termbase.right}`, { owner: termbase.owner ?? '' })}
+        </span>
+      )}
     </li>
   )
 }

@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useState } from 'react'
 import { useLocation, useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
+import { useProjectNews } from '../shared/live'
 import { Failure, Waiting } from '../shared/Notices'
 import type { Project } from '../shared/types'
 import { useProject } from '../shared/useProject'
@@ -30,6 +31,10 @@ function Loaded({ project, listing }: { project: Project; listing: Listing }) {
   const hash = useLocation().hash
   const store = useStore(project.id, listing.segments)
   const { said, say } = useSaid()
+  // What somebody else did that she should know of.
+  useProjectNews(project.id, ({ event, message }) => {
+    if (event === 'said' && message) say(message)
+  })
   if (!store) return <Frame project={project}>{null}</Frame>
   return <Reading {...{ project, listing, store, said, say, hash }} />
 }

@@ -84,6 +84,8 @@ export function useListing(project: number) {
     if (news.event === 'recut') void refreshText(cache, project)
     // Somebody changed a termbase of the project.
     if (news.event === 'terms') void cache.invalidateQueries({ queryKey: keys.allTerms })
+    // A colleague confirmed something into a memory of it.
+    if (news.event === 'learned') void cache.invalidateQueries({ queryKey: keys.allProposals })
     if (news.event === 'terms' || news.event === 'learned')
       void cache.invalidateQueries({ queryKey: keys.outlooks })
   })

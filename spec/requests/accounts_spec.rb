@@ -106,6 +106,7 @@ RSpec.describe "Accounts" do
           name: "x", address: "http://x.example", **Machine::TEMPLATES["lists"]
         ).id,
         "project_id" => project.id, "document_id" => project.documents.first.id, "segment_id" => segment.id,
+        "shares" => Share.give(memory, email: "x@y.example", may: "read", by: owner).id,
         "memory_id" => memory.id, "projects" => project.id, "documents" => project.documents.first.id,
         "segments" => segment.id, "memories" => memory.id, "memory_units" => memory.units.first.id,
         "memory_changes" => change.id, "deliveries" => delivery.id, "put_aways" => away.id,
@@ -155,7 +156,7 @@ RSpec.describe "Accounts" do
       }
     end
     # Addresses with a number that names nothing of a person.
-    let(:open_to_all) { ["password_resets#update"] }
+    let(:open_to_all) { ["password_resets#update", "invitations#show"] }
 
     # [verb, address] of every route of the API that leads to something of somebody's: a new route is here at
     # once, and fails until it can be told whose number it takes.

@@ -72,10 +72,13 @@ RSpec.describe "Modules" do
 
   it "write times as they are read, and say how much is to lose" do
     given = [0, 0.04, 41.2, 59.999, 192, 3723.4, -1.5]
-    answers = ask("return arguments[0].map((one) => Object.values(glossema.clock).map((write) => write(one)))", given)
+    answers = ask(
+      "return arguments[0].map((one) => Object.values(glossema.clock).map((write) => write(one)))", given
+    )
     expect(answers).to eq([
-      ["00:00:00.000", "0:00.0", "0:00"], ["00:00:00.040", "0:00.0", "0:00"], ["00:00:41.200", "0:41.2", "0:41"],
-      ["00:00:59.999", "0:59.9", "0:59"], ["00:03:12.000", "3:12.0", "3:12"], ["01:02:03.400", "1:02:03.4", "1:02:03"],
+      ["00:00:00.000", "0:00.0", "0:00"], ["00:00:00.040", "0:00.0", "0:00"],
+      ["00:00:41.200", "0:41.2", "0:41"], ["00:00:59.999", "0:59.9", "0:59"],
+      ["00:03:12.000", "3:12.0", "3:12"], ["01:02:03.400", "1:02:03.4", "1:02:03"],
       ["−00:00:01.500", "−0:01.5", "−0:02"]
     ])
     left = ask(<<~JS, Glossema::Timing::Limits.new.to_h)

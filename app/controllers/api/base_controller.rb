@@ -76,6 +76,23 @@ module Api
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
 
+    # A memory or termbase, hers or given to her: to be read where nothing is asked to be changed, else to be
+    # written in.
+    def reached(kind, id, writing: !request.get?)
+      found = current_user.access.readable(kind).find(id)
+      writing ? current_user.access.writable!(found) : found
+    end
+
+    # One that is given to her but not hers says so.
+    def owned(kind, id) = current_user.access.owned!(reached(kind, id, writing: false))
+
+    # What hangs on one: found in the scope, read or written as above.
+    def reached_in(scope, name, kind, id)
+      found = scope.where(name => current_user.access.readable(kind)).find(id)
+      current_user.access.writable!(found.public_send(name)) unless request.get?
+      found
+    end
+
     # Whose rules a request is about: a project's, a client's, or hers.
     def owner
       return current_user.clients.present.find(params[:client_id]) if params[:client_id]

@@ -1,6 +1,6 @@
 # What the units that fit a search have in common: clients, subjects, authors and the like, with how many.
 module Api
   class FacetsController < BaseController
-    def show = render(json: Memory::Search.new(current_user.memories.find(params[:memory_id]), params).facets)
+    def show = render(json: Memory::Search.new(reached(Memory, params[:memory_id]), params).facets)
   end
 end

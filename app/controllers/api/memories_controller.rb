@@ -3,15 +3,15 @@
 module Api
   class MemoriesController < BaseController
     def index
-      memories = current_user.memories.present.order(:name)
+      memories = current_user.access.readable(Memory).present.order(:name)
       memories =
         memories.select { |memory| memory.fits?(params[:source_lang], params[:target_lang]) } if params[
         :source_lang
       ].present?
-      answer(MemoryResource.new(memories))
+      answer(shown(memories))
     end
 
-    def show = answer(MemoryResource.new(memory))
+    def show = answer(shown(reached(Memory, params[:id])))
 
     def create =
       answer(
@@ -36,6 +36,8 @@ module Api
 
     private
 
-    def memory = @memory ||= current_user.memories.find(params[:id])
+    def shown(memories) = MemoryResource.new(memories, params: { access: current_user.access })
+
+    def memory = @memory ||= owned(Memory, params[:id])
   end
 end

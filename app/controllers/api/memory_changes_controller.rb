@@ -11,7 +11,7 @@ module Api
     # params: kind ("delete", "bulk", "merge", "split"); ids or a search; set: {client, subject} for "bulk";
     # from (memory id) for "merge"; by ("client", "subject") for "split".
     def create
-      memory
+      %w[merge split].include?(params[:kind]) ? owned(Memory, memory.id) : memory
       change =
         case params[:kind]
         when "merge"
@@ -44,7 +44,7 @@ module Api
 
     private
 
-    def memory = @memory ||= current_user.memories.find(params[:memory_id])
-    def change = @change ||= MemoryChange.where(memory: current_user.memories).find(params[:id])
+    def memory = @memory ||= reached(Memory, params[:memory_id])
+    def change = @change ||= reached_in(MemoryChange, :memory, Memory, params[:id])
   end
 end

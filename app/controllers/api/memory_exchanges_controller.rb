@@ -58,6 +58,6 @@ module Api
 
     private
 
-    def memory = @memory ||= current_user.memories.find(params[:memory_id])
+    def memory = @memory ||= reached(Memory, params[:memory_id])
   end
 end

@@ -4,7 +4,7 @@ module Api
   class MemoryTablesController < BaseController
     # params: file.
     def create
-      memory = current_user.memories.find(params[:memory_id])
+      memory = reached(Memory, params[:memory_id])
       file = uploads(:file).first
       render json:
                Glossema::Exchange::TableColumns.new(

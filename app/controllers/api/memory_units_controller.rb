@@ -11,7 +11,6 @@ module Api
     end
 
     def show
-      unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
       versions = unit.versions.includes(act: :user).where.not(before: nil).order(id: :desc).limit(50)
       render json: {
         unit: MemoryUnitResource.new(unit).to_h,
@@ -29,7 +28,6 @@ module Api
     end
 
     def update
-      unit = MemoryUnit.where(memory: current_user.memories).find(params[:id])
       change = unit.edit(params.permit(:source, :target, :client, :subject).to_h, by: current_user)
       render json: {
         unit: MemoryUnitResource.new(unit).to_h,
@@ -70,6 +68,7 @@ module Api
         end
     end
 
-    def memory = @memory ||= current_user.memories.find(params[:memory_id])
+    def unit = @unit ||= reached_in(MemoryUnit, :memory, Memory, params[:id])
+    def memory = @memory ||= reached(Memory, params[:memory_id])
   end
 end

@@ -42,7 +42,7 @@ module Api
 
       ids = Array(params[:memory_ids]).map(&:to_i)
       penalties = project.attachments.to_h { |row| [row.memory_id, row.penalty] }
-      current_user.memories.present.where(id: ids).map do |memory|
+      current_user.access.readable(Memory).present.where(id: ids).map do |memory|
         { "id" => memory.id, "name" => memory.name, "penalty" => penalties.fetch(memory.id, 0) }
       end
     end

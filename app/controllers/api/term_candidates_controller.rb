@@ -34,8 +34,8 @@ module Api
 
     private
 
-    def candidate = @candidate ||= TermCandidate.where(termbase: current_user.termbases).find(params[:id])
-    def termbase = @termbase ||= current_user.termbases.find(params[:termbase_id])
+    def candidate = @candidate ||= reached_in(TermCandidate, :termbase, Termbase, params[:id])
+    def termbase = @termbase ||= reached(Termbase, params[:termbase_id])
 
     # [where to look, [source tag, target tag], files]
     def place
@@ -48,7 +48,7 @@ module Api
     end
 
     def of_memory
-      memory = current_user.memories.present.find(params[:memory_id])
+      memory = reached(Memory, params[:memory_id], writing: false)
       [{ "memory_id" => memory.id, "name" => memory.name }, [memory.source_lang, memory.target_lang]]
     end
 

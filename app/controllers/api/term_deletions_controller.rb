@@ -3,7 +3,7 @@ module Api
   class TermDeletionsController < BaseController
     # params: ids. Answers the act, which can be undone.
     def create
-      termbase = current_user.termbases.find(params[:termbase_id])
+      termbase = reached(Termbase, params[:termbase_id])
       entries = termbase.entries.there.where(id: Array(params[:ids]))
       summary = entries.first&.entry&.terms&.first&.written
       act = termbase.act("delete", by: current_user, summary: summary) do |recorder|

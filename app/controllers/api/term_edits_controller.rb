@@ -15,7 +15,7 @@ module Api
 
     private
 
-    def termbase = @termbase ||= current_user.termbases.find(params[:termbase_id])
+    def termbase = @termbase ||= reached(Termbase, params[:termbase_id])
 
     def check(status)
       known = [*Glossema::Terms::STATUSES, "forbidden", "none", nil]

@@ -36,8 +36,8 @@ module Api
 
     private
 
-    def termbase = @termbase ||= current_user.termbases.find(params[:termbase_id])
-    def entry = @entry ||= TermEntry.there.where(termbase: current_user.termbases).find(params[:id])
+    def termbase = @termbase ||= reached(Termbase, params[:termbase_id])
+    def entry = @entry ||= reached_in(TermEntry.there, :termbase, Termbase, params[:id])
     def summary(entry) = entry.terms.first(2).map(&:written).join(" · ")
 
     # An entry as the page sends it.

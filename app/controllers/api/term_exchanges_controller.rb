@@ -22,6 +22,6 @@ module Api
 
     private
 
-    def termbase = @termbase ||= current_user.termbases.find(params[:termbase_id])
+    def termbase = @termbase ||= reached(Termbase, params[:termbase_id])
   end
 end

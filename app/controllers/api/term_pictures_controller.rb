@@ -21,7 +21,7 @@ module Api
     private
 
     def entry
-      @entry ||= TermEntry.there.where(termbase: current_user.termbases).find(params[:term_entry_id])
+      @entry ||= reached_in(TermEntry.there, :termbase, Termbase, params[:term_entry_id])
     end
   end
 end

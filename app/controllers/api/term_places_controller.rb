@@ -3,7 +3,7 @@ module Api
   class TermPlacesController < BaseController
     # params: entry_id
     def show
-      entry = TermEntry.there.where(termbase: current_user.termbases).find(params[:entry_id])
+      entry = reached_in(TermEntry.there, :termbase, Termbase, params[:entry_id])
       answer = Glossema::Terms::Places.new(entry.entry, project.counted_languages).in(texts)
       render json: {
         segments: answer.keys,

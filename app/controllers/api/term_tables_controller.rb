@@ -3,7 +3,7 @@ module Api
   class TermTablesController < BaseController
     # params: file. Of a TBX file there is nothing to say: {tbx: true}.
     def create
-      termbase = current_user.termbases.find(params[:termbase_id])
+      termbase = reached(Termbase, params[:termbase_id])
       file = uploads(:file).first
       bytes = file.read
       return render(json: { tbx: true }) if Glossema::Exchange::TermFile.tbx?(bytes, file.original_filename)

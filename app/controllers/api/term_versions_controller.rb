@@ -2,7 +2,7 @@
 module Api
   class TermVersionsController < BaseController
     def index
-      entry = TermEntry.where(termbase: current_user.termbases).find(params[:term_entry_id])
+      entry = reached_in(TermEntry, :termbase, Termbase, params[:term_entry_id])
       versions = entry.versions.where.not(data: nil).includes(act: :user).order(id: :desc)
       answer(TermVersionResource.new(versions))
     end

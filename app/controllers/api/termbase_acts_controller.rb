@@ -2,7 +2,7 @@
 module Api
   class TermbaseActsController < BaseController
     def index
-      termbase = current_user.termbases.find(params[:termbase_id])
+      termbase = reached(Termbase, params[:termbase_id])
       answer(TermbaseActResource.new(termbase.acts.includes(:user).order(id: :desc).limit(100)))
     end
 
@@ -16,6 +16,6 @@ module Api
 
     private
 
-    def act = @act ||= TermbaseAct.where(termbase: current_user.termbases).find(params[:id])
+    def act = @act ||= reached_in(TermbaseAct, :termbase, Termbase, params[:id])
   end
 end

@@ -1,8 +1,15 @@
 # Termbases: those there are, a new one, another name, away with one.
 module Api
   class TermbasesController < BaseController
-    def index = answer(TermbaseResource.new(current_user.termbases.present.order(:name)))
-    def show = answer(TermbasePageResource.new(termbase))
+    def index
+      there = current_user.access.readable(Termbase).present.order(:name)
+      answer(TermbaseResource.new(there, params: { access: current_user.access }))
+    end
+
+    def show
+      answer(TermbasePageResource.new(reached(Termbase, params[:id]),
+        params: { access: current_user.access }))
+    end
 
     def create
       made = current_user.termbases.create!(given)
@@ -22,7 +29,7 @@ module Api
 
     private
 
-    def termbase = @termbase ||= current_user.termbases.find(params[:id])
+    def termbase = @termbase ||= owned(Termbase, params[:id])
 
     def given
       current_user.clients.find(params[:client_id]) if params[:client_id].present?

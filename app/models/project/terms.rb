@@ -21,10 +21,11 @@ module Project::Terms
       attached_termbases.usable.destroy_all
       rows.each_with_index do |row, index|
         row = row.stringify_keys
-        termbase = user.termbases.present.find(row["termbase_id"])
+        termbase = user.access.readable(Termbase).present.find(row["termbase_id"])
+        given = user.access.right(termbase) == "read"
         attached_termbases.create!(
           termbase: termbase, position: index + 1, adds: row.fetch("adds", true),
-          checks: row.fetch("checks", true), read_only: row.fetch("read_only", false)
+          checks: row.fetch("checks", true), read_only: given || row.fetch("read_only", false)
         )
       end
     end

@@ -156,6 +156,7 @@ module Segment::Translating
   def teach(memories, by)
     memories.each { |memory| memory.learn(self, by: by) }
     teach_sentence(memories, by) if memories.any?
+    memories.each { |memory| memory.tell_others(project) }
   end
 
   # The memories that learn as she confirms.

@@ -1,6 +1,7 @@
 # A content with codes broken into lines: no word, no code is lost, and codes stay at their words.
 RSpec.describe Glossema::Timing::Breaking do
   def content(written) = Glossema::Content.from_written(written)
+
   def best(written, lang = "it")
     described_class.new(Glossema::Timing::LineBreaks.new(lang)).of(content(written)).first.written
   end
@@ -23,8 +24,12 @@ RSpec.describe Glossema::Timing::Breaking do
     random = Random.new(11)
     breaks = described_class.new(Glossema::Timing::LineBreaks.new("en"))
     80.times do
-      parts = Array.new(random.rand(1..16)) { ["the", "box,", "and", "{1}low{/1}", "of", "{2/}steel", "20"].sample(random: random) }
-      written = parts.uniq { |part| part.include?("{") ? part : Object.new }.join([" ", "\n", "  "].sample(random: random))
+      parts = Array.new(random.rand(1..16)) {
+        ["the", "box,", "and", "{1}low{/1}", "of", "{2/}steel", "20"].sample(random: random)
+      }
+      written = parts.uniq { |part|
+        part.include?("{") ? part : Object.new
+      }.join([" ", "\n", "  "].sample(random: random))
       breaks.of(content(written)).each do |way|
         expect(way.written.split).to eq(written.split)
         expect(way.codes.map(&:written)).to eq(content(written).codes.map(&:written))

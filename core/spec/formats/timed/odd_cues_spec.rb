@@ -1,28 +1,33 @@
-# Subtitles as they really come: in other encodings, without numbers, with settings and notes, out of order, cut
-# off. Each comes back as it was, and its cues are what a reader would say they are.
+# Subtitles as they really come: in other encodings, without numbers, with settings and notes, out of order,
+# cut off. Each comes back as it was, and its cues are what a reader would say they are.
 RSpec.describe "Odd subtitles" do
   # name, text → [start, end, text] of each cue
   cases = {
     "a byte order mark" => ["a.srt", "\uFEFF1\n00:00:01,000 --> 00:00:02,000\nOne\n", [[1, 2, "One"]]],
-    "points for commas, and few digits" => ["a.srt", "1\n0:00:01.5 --> 0:00:02.25\nOne\n", [[1.5, 2.25, "One"]]],
+    "points for commas, and few digits" => ["a.srt", "1\n0:00:01.5 --> 0:00:02.25\nOne\n",
+                                            [[1.5, 2.25, "One"]]],
     "no numbers" => ["a.srt", "00:00:01,000 --> 00:00:02,000\nOne\n\n00:00:03,000 --> 00:00:04,000\nTwo\n",
                      [[1, 2, "One"], [3, 4, "Two"]]],
     "no empty line between cues" => ["a.srt", "1\n00:00:01,000 --> 00:00:02,000\nOne\n2\n00:00:03,000 --> " \
-                                              "00:00:04,000\nTwo", [[1, 2, "One"], [3, 4, "Two"]]],
-    "several empty lines" => ["a.srt", "\n\n1\n00:00:01,000 --> 00:00:02,000\nOne\n\n\n\n2\n00:00:03,000 --> " \
-                                       "00:00:04,000\n\n\nTwo\n\n\n", [[1, 2, "One"], [3, 4, "Two"]]],
-    "numbers in the text" => ["a.srt", "1\n00:00:01,000 --> 00:00:02,000\n20\nkilograms\n\n2\n00:00:03,000 --> " \
-                                       "00:00:04,000\n60\n", [[1, 2, "20\nkilograms"], [3, 4, "60"]]],
-    "hours beyond a day" => ["a.srt", "1\n100:00:01,000 --> 100:00:02,000\nOne\n", [[360_001, 360_002, "One"]]],
+      "00:00:04,000\nTwo", [[1, 2, "One"], [3, 4, "Two"]]],
+    "several empty lines" => ["a.srt",
+                              "\n\n1\n00:00:01,000 --> 00:00:02,000\nOne\n\n\n\n2\n00:00:03,000 --> " \
+                                "00:00:04,000\n\n\nTwo\n\n\n", [[1, 2, "One"], [3, 4, "Two"]]],
+    "numbers in the text" => ["a.srt",
+                              "1\n00:00:01,000 --> 00:00:02,000\n20\nkilograms\n\n2\n00:00:03,000 --> " \
+                                "00:00:04,000\n60\n", [[1, 2, "20\nkilograms"], [3, 4, "60"]]],
+    "hours beyond a day" => ["a.srt", "1\n100:00:01,000 --> 100:00:02,000\nOne\n",
+                             [[360_001, 360_002, "One"]]],
     "an arrow in the text" => ["a.srt", "1\n00:00:01,000 --> 00:00:02,000\nLeft --> right\n",
                                [[1, 2, "Left --> right"]]],
     "overlapping and backwards" => ["a.srt", "1\n00:00:05,000 --> 00:00:09,000\nOne\n\n2\n00:00:04,000 --> " \
-                                             "00:00:06,000\nTwo\n", [[5, 9, "One"], [4, 6, "Two"]]],
+      "00:00:06,000\nTwo\n", [[5, 9, "One"], [4, 6, "Two"]]],
     "old line ends" => ["a.srt", "1\r00:00:01,000 --> 00:00:02,000\rOne\rmore\r", [[1, 2, "One\nmore"]]],
     "tags that do not close" => ["a.srt", "1\n00:00:01,000 --> 00:00:02,000\n<i>One\n", [[1, 2, "One"]]],
     "WebVTT with ids, settings, regions and notes" =>
-      ["a.vtt", "WEBVTT Film\n\nREGION\nid:fred\n\nNOTE 00:00.000 --> 00:01.000\nno cue\n\nintro\n00:01.000 --> " \
-                "00:02.000 region:fred align:left\nOne &lt;3\n\n01:00:03.000 --> 01:00:04.000\n- Two\n- Three\n",
+      ["a.vtt", "WEBVTT Film\n\nREGION\nid:fred\n\n" \
+        "NOTE 00:00.000 --> 00:01.000\nno cue\n\nintro\n00:01.000 --> " \
+        "00:02.000 region:fred align:left\nOne &lt;3\n\n01:00:03.000 --> 01:00:04.000\n- Two\n- Three\n",
        [[1, 2, "One <3"], [3603, 3604, "- Two\n- Three"]]],
     "WebVTT with times inside and voices" =>
       ["a.vtt", "WEBVTT\n\n00:01.000 --> 00:02.000\n<v Ann>One <00:01.500>two</v>\n", [[1, 2, "One two"]]],
@@ -75,8 +80,14 @@ RSpec.describe "Odd subtitles" do
       cues = Array.new(random.rand(2..12)) do |index|
         start = at + random.rand(40..3000)
         at = start + random.rand(800..6000)
-        lines = Array.new(random.rand(1..2)) { Array.new(random.rand(2..6)) { %w[low <i>box</i> 20 and go].sample(random: random) }.join(" ") }
-        times = [start, at].map { |one| Glossema::Timing::Cue.clock(Rational(one, 1000)).tr(".", ",") }.join(" --> ")
+        lines = Array.new(random.rand(1..2)) {
+          Array.new(random.rand(2..6)) {
+            %w[low <i>box</i> 20 and go].sample(random: random)
+          }.join(" ")
+        }
+        times = [start, at].map { |one|
+          Glossema::Timing::Cue.clock(Rational(one, 1000)).tr(".", ",")
+        }.join(" --> ")
         [index + 1, times, *lines].join(breaks)
       end
       cues.join(breaks * 2) + breaks
@@ -92,7 +103,8 @@ RSpec.describe "Odd subtitles" do
         by = random.rand(1..5000) / 1000.0
         shift = { "act" => "shift", "from" => first, "to" => count, "by" => by.to_s }
         expect(retiming.apply(retiming.apply(text, [shift]), [{ **shift, "by" => "-#{by}" }])).to eq(text)
-        parted = retiming.apply(text, [{ "act" => "split", "cue" => first, "at" => "1", "gap" => "0.08", "words" => 1 }])
+        parted = retiming.apply(text,
+          [{ "act" => "split", "cue" => first, "at" => "1", "gap" => "0.08", "words" => 1 }])
         expect(retiming.spots(parted).size).to eq(count + 1)
         numbers = retiming.spots(parted).map { |spot| parted[spot.number[0]...spot.number[1]].to_i }
         expect(numbers).to eq((1..(count + 1)).to_a)

@@ -1,0 +1,11 @@
+# What somebody without an account is invited to, by the link she was sent.
+module Api
+  class InvitationsController < BaseController
+    skip_before_action :require_user
+
+    def show
+      share = Share.invitation(params[:id])
+      render json: { email: share.email, item: share.item.name, owner: share.owner.name }
+    end
+  end
+end

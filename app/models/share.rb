@@ -1,0 +1,69 @@
+# A memory or termbase given to a colleague by mail address: to read, to write, or to write until a day. It
+# counts once it is accepted, and is gone at once when it is taken back.
+class Share < ApplicationRecord
+  MAY = %w[read write].freeze
+  STATES = %w[offered accepted declined].freeze
+  INVITED_FOR = 14.days
+
+  belongs_to :item, polymorphic: true
+  belongs_to :owner, class_name: "User"
+  belongs_to :user, optional: true
+  validates :may, inclusion: { in: MAY }
+  validates :state, inclusion: { in: STATES }
+  normalizes :email, with: ->(email) { email.strip.downcase }
+  validates :email, format: { with: URI::MailTo::EMAIL_REGEXP, message: "is not a mail address" }
+  before_create { self.token ||= SecureRandom.urlsafe_base64(18) }
+  after_commit { Share.tell(item) }
+
+  scope :accepted, -> { where(state: "accepted") }
+  scope :writing, -> { accepted.where(may: "write").where("until_on IS NULL OR until_on >= ?", Date.current) }
+  # What somebody is offered and has not answered.
+  scope :offered_to, ->(user) { where(user: user, state: "offered") }
+
+  class << self
+    # Raises Refused "share-self", "share-again". until_on: the last day of writing, or nil.
+    def give(item, email:, may:, by:, until_on: nil)
+      address = normalize_value_for(:email, email)
+      raise Glossema::Refused.new("share-self") if address == by.email
+      if exists?(item: item, email: address, state: %w[offered accepted])
+        raise Glossema::Refused.new("share-again", email: address)
+      end
+
+      where(item: item, email: address).destroy_all
+      create!(item: item, owner: by, email: address, may: may, until_on: until_on,
+        user: User.find_by(email: address))
+    end
+
+    # What waited for somebody with this mail address.
+    def find_for(user)
+      where(email: user.email, user_id: nil, created_at: INVITED_FOR.ago..).find_each do |share|
+        share.update!(user: user)
+      end
+    end
+
+    # Raises Refused "invitation-gone" for one that is unknown, used or expired.
+    def invitation(token)
+      share = find_by(token: token.to_s, user_id: nil)
+      return share if share && share.created_at > INVITED_FOR.ago
+
+      raise Glossema::Refused.new("invitation-gone")
+    end
+
+    # All projects that use it hear that what it gives is another now.
+    def tell(item)
+      item&.attached_projects&.find_each { |project| project.announce("learned") }
+    end
+  end
+
+  # Gone at once, and said in the projects of whom it was given to. by: who takes it back or leaves it.
+  def take_back(by:)
+    told = user && user != by ? item.attached_projects.where(user: user).to_a : []
+    destroy!
+    sentence = I18n.t("shares.taken_back", name: item.name, owner: owner.name)
+    told.each { |project| project.announce("said", message: sentence) }
+  end
+
+  # Does writing still count?
+  def writing? = state == "accepted" && may == "write" && (until_on.nil? || until_on >= Date.current)
+  def expired? = user_id.nil? && created_at <= INVITED_FOR.ago
+end

@@ -1,0 +1,18 @@
+# What memories and termbases have in common: they can be given to colleagues.
+module SharedItem
+  extend ActiveSupport::Concern
+
+  included do
+    has_many :shares, as: :item, dependent: :destroy, inverse_of: :item
+  end
+
+  def shared? = shares.accepted.exists?
+
+  # Projects of anybody in which it is attached.
+  def attached_projects = Project.where(id: attachments.select(:project_id))
+
+  # In other projects that use it, proposals are asked for anew.
+  def tell_others(project)
+    attached_projects.where.not(id: project.id).find_each { |other| other.announce("learned") } if shared?
+  end
+end

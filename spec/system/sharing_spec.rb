@@ -1,0 +1,66 @@
+# A memory shared by two people in two browsers: offered, taken, what one confirms is offered to the other
+# while her text is open, taken back.
+RSpec.describe "A shared memory" do
+  let(:ines) { make_user }
+  let(:anneke) { User.create!(name: "Anneke Vos", email: "anneke@vos.example", password: "cargo-bicycle") }
+  let(:memory) { ines.memories.create!(name: "Bicycles", source_lang: "en-GB", target_lang: "it-IT") }
+
+  def project_of(user, name)
+    make_project(user, "<p>Load the box first.</p><p>Check the brakes.</p>", name: name,
+      memories: [{ "memory_id" => memory.id, "learns" => "confirm" }])
+  end
+
+  def colleague(&block) = Capybara.using_session(:anneke, &block)
+
+  it "is given by mail address, taken, fed by both at once, and taken back with a word" do
+    anneke && memory
+    sign_in(ines)
+    visit "/memories/#{memory.id}"
+    click_button "Give it to a colleague"
+    fill_in "Mail address", with: anneke.email
+    find("label", text: "may write too").click
+    expect(faults).to eq([])
+    click_button "Give it"
+    expect(page).to have_css(".sharing li", text: "Anneke Vos")
+    colleague do
+      sign_in(anneke)
+      click_link "Memories"
+      expect(page).to have_text("Ines Calloway gives you “Bicycles” to read and write.")
+      expect(faults).to eq([])
+      click_button "Take it"
+      expect(page).to have_css(".memory-line", text: "Given to you by Ines Calloway")
+      visit "/projects/#{project_of(anneke, "hers.html").id}/translate"
+      find(".pair, .card", text: "Load the box first").click
+      expect(page).to have_css(".card .proposals", text: "No memory knows anything like this.")
+    end
+    visit "/projects/#{project_of(ines, "mine.html").id}/translate"
+    find(".pair, .card", text: "Load the box first").click
+    type("Caricare prima la cassa.")
+    press(:control, :enter)
+    expect(page).to have_css(".card", text: "Check the brakes")
+    colleague do
+      expect(page).to have_css(".card .proposals", text: "Caricare prima la cassa.", wait: 3)
+      expect(page).to have_css(".card .proposals", text: "Ines Calloway")
+    end
+    visit "/memories/#{memory.id}"
+    click_button "take it back"
+    expect(page).to have_no_css(".sharing li")
+    colleague do
+      expect(page).to have_text("“Bicycles” was taken back by Ines Calloway.")
+      expect(page).to have_css(".card .proposals", text: "No memory knows anything like this.")
+    end
+  end
+
+  it "invites who has no account, by a link that leads to one" do
+    share = Share.give(memory, email: "matteo@ferrante.example", may: "read", by: ines)
+    visit "/?invitation=#{share.token}"
+    expect(page).to have_text("Ines Calloway gives you “Bicycles”.")
+    expect(faults).to eq([])
+    fill_in "Your name", with: "Matteo Ferrante"
+    fill_in "Mail address", with: "matteo@ferrante.example"
+    fill_in "Password", with: "cargo-bicycle"
+    click_button "Make an account"
+    click_link "Memories"
+    expect(page).to have_text("Ines Calloway gives you “Bicycles” to read.")
+  end
+end
