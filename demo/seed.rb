@@ -35,7 +35,7 @@ module Demo
       @manual = Manual.load(File.join(TEXTS, "manual.tsv"))
       @pairs = @manual.sentences
       ActiveRecord::Base.transaction do
-        @user = User.create!(name: "Ines Calloway", email: MAIL, password: "cargo-bicycle")
+        @user = User.create!(name: "Ines Calloway", email: MAIL, password: PASSWORD)
         @clients = {
           TARNHOLT => @user.clients.create!(name: TARNHOLT, code: "TRN"),
           PELL => @user.clients.create!(name: PELL, code: "PRC")
@@ -56,6 +56,7 @@ module Demo
       subtitles
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
+      share
     end
 
     private
@@ -72,6 +73,26 @@ module Demo
       made.align
       8.times { |at| made.act("confirm", at, {}) }
     end
+
+    # Matteo writes in what was delivered and reads the terms; Anneke offers what she has in Dutch.
+    def share
+      anneke = User.create!(name: "Anneke Vos", email: "anneke@vos.example", password: PASSWORD)
+      matteo = User.create!(name: "Matteo Ferrante", email: "matteo@ferrante.example", password: PASSWORD)
+      { @delivered => "write", @user.termbases.first => "read" }.each do |item, may|
+        Share.give(item, email: matteo.email, may: may, by: @user).update!(state: "accepted")
+      end
+      dutch = anneke.memories.create!(name: "Cargo bicycles, en → nl", source_lang: "en-GB",
+        target_lang: "nl-NL", description: "Leaflets and manuals since 2022.")
+      dutch.take_in(DUTCH.map { |source, target| pair(source, target, author: anneke.name) })
+      Share.give(dutch, email: @user.email, may: "read", by: anneke)
+    end
+    PASSWORD = "cargo-bicycle".freeze
+    DUTCH = {
+      "Pull the parking brake." => "Trek de parkeerrem aan.",
+      "Heavy things go low and close to the wheel." => "Zware dingen gaan laag en dicht bij het wiel.",
+      "Tighten every strap by hand." => "Trek elke spanband met de hand aan.",
+      "The front rack carries at most 20 kg." => "De voordrager draagt hooguit 20 kg."
+    }.freeze
 
     # The film on loading safely, a quarter translated, one cue still too fast.
     def subtitles

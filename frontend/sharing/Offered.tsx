@@ -21,7 +21,7 @@ export function Offered({ kind, onTaken }: Props) {
     })
   if (!offers.length) return null
   return (
-    <ul className="offers" aria-label={t('sharing.offers')}>
+    <ul className="share-offers" aria-label={t('sharing.offers')}>
       {offers.map(({ id, item, owner, may }) => (
         <li key={id}>
           {t(`sharing.offered.${may}`, { item, owner })}{' '}
