@@ -398,7 +398,11 @@ CREATE INDEX "index_shares_on_owner_id" ON "shares" ("owner_id");
 CREATE INDEX "index_shares_on_user_id" ON "shares" ("user_id");
 CREATE UNIQUE INDEX "index_shares_on_token" ON "shares" ("token");
 CREATE UNIQUE INDEX "index_shares_on_item_type_and_item_id_and_email" ON "shares" ("item_type", "item_id", "email");
+CREATE TABLE IF NOT EXISTS "ended_sessions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "token" varchar NOT NULL, "created_at" datetime(6) NOT NULL);
+CREATE UNIQUE INDEX "index_ended_sessions_on_token" ON "ended_sessions" ("token");
+CREATE INDEX "index_ended_sessions_on_created_at" ON "ended_sessions" ("created_at");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261127010000'),
 ('20261127000000'),
 ('20261126230000'),
 ('20261126220000'),

@@ -10,5 +10,6 @@ class ApplicationController < ActionController::Base
     reset_session
     session[:user_id] = user.id
     session[:mark] = user.session_mark
+    session[:token] = SecureRandom.hex(12)
   end
 end

@@ -31,7 +31,9 @@ class User < ApplicationRecord
 
   # Who is signed in, nil where the session was ended elsewhere.
   def self.of_session(session)
-    find_by(id: session[:user_id], session_mark: session[:mark].to_s) if session[:user_id]
+    return if session[:user_id].nil? || EndedSession.exists?(token: session[:token].to_s)
+
+    find_by(id: session[:user_id], session_mark: session[:mark].to_s)
   end
 
   # All sessions begun so far are over.

@@ -66,6 +66,21 @@ RSpec.describe "Accounts" do
     ActionController::Base.allow_forgery_protection = false
   end
 
+  it "ends a session for good: an old cookie that comes again brings nobody back" do
+    user = make_user
+    sign_in(user)
+    old = cookies["_glossema"]
+    get "/api/session"
+    expect(body["email"]).to eq(user.email)
+    delete "/api/session"
+    cookies["_glossema"] = old
+    get "/api/session"
+    expect(response).to have_http_status(:unauthorized)
+    sign_in(user)
+    get "/api/session"
+    expect(response).to have_http_status(:ok)
+  end
+
   it "stops after ten wrong tries, also with the right password then" do
     user = make_user
     10.times { sign_in(user, "wrong") }

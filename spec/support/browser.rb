@@ -29,7 +29,7 @@ Capybara.enable_aria_label = true
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
-    shares alignment_edits alignments
+    ended_sessions shares alignment_edits alignments
     review_passages review_changes notes review_rounds let_stands checked_segments machine_requests
     machine_answers machine_services own_words
     term_candidates term_entry_versions
