@@ -15,8 +15,8 @@ class DroppedFilms
   # there are several; one that cannot be shown. names: of subtitles that come along or are there.
   def check(names)
     films.each do |film|
-      name = film.original_filename.to_s
-      raise Glossema::Refused.new("film-kind", name: name) unless Document.film_kind(film)
+      Document.check_film(film)
+      name = Document.film_name(film)
       raise Glossema::Refused.new("film-alone", name: name) unless self.class.beside(name, names)
     end
   end
@@ -24,10 +24,8 @@ class DroppedFilms
   # documents: of the project, with those of the drop.
   def put(documents)
     films.each do |film|
-      name = self.class.beside(film.original_filename.to_s, documents.map(&:name))
-      document = documents.find { |one| one.name == name }
-      document.film.attach(io: film, filename: File.basename(film.original_filename.to_s.tr("\\", "/")),
-        content_type: Document.film_kind(film), identify: false)
+      name = self.class.beside(Document.film_name(film), documents.map(&:name))
+      documents.find { |one| one.name == name }.keep_film(film)
     end
   end
 

@@ -25,7 +25,8 @@ class ProjectAct < ApplicationRecord
 
     case kind
     when "rules" then undo_rules(by)
-    when "settings", "times" then undo_settings(by)
+    when "settings" then undo_settings(by)
+    when "times" then undo_times(by)
     when "split", "join" then undo_cut(by)
     when "version", "put-back" then undo_version(by)
     when "file-in" then document.put_away(by: by, noted: false)
@@ -57,9 +58,21 @@ class ProjectAct < ApplicationRecord
     RecutJob.perform_later(project, by)
   end
 
+  # Times that were changed are no setting, and stay.
   def undo_settings(by)
-    document.update!(before.slice("by", "options"))
-    RecutJob.perform_later(project, by, [document])
+    row = document
+    options = before["options"].to_h.except("retimed").merge(row.options.slice("retimed"))
+    row.update!(by: before["by"] || row.by, options: options)
+    RecutJob.perform_later(project, by, [row])
+  end
+
+  # Cues are counted as they stand after the last change: the last one is taken back first.
+  def undo_times(by)
+    row, kept = document, before.dig("options", "retimed").to_a
+    raise Glossema::Refused.new("times-later") if row.options["retimed"].to_a.size != kept.size + 1
+
+    row.update!(options: row.options.except("retimed").merge(kept.any? ? { "retimed" => kept } : {}))
+    RecutJob.perform_later(project, by, [row])
   end
 
   # Only the paragraph that was cut by hand is cut as it was.

@@ -149,6 +149,24 @@ RSpec.describe "Subtitles" do
       expect(times[1]).to eq("00:00:03,800 → 00:00:05,800")
     end
 
+    it "are taken back the last one first, and stay when a setting is taken back (times-later)" do
+      first, second, = document.segments.to_a
+      change(second, start: "3.92")
+      change(first, start: "1.2")
+      last, before = project.acts.order(id: :desc).to_a
+      expect { before.undo(by: user) }.to raise_error(Glossema::Refused) { |error|
+        expect(error.code).to eq("times-later")
+      }
+      last.undo(by: user)
+      perform_enqueued_jobs
+      expect(times.first(2)).to eq(["00:00:01,000 → 00:00:03,700", "00:00:03,920 → 00:00:05,800"])
+      document.reload.note(user, "settings", before: { "by" => "sentence", "options" => {} })
+      project.acts.order(id: :desc).first.undo(by: user)
+      expect(document.reload.options["retimed"].size).to eq(1)
+      before.reload.undo(by: user)
+      expect(document.reload.options).not_to have_key("retimed")
+    end
+
     it "are moved with all after them" do
       change(document.segments.second, shift: "0.5", rest: true)
       expect(times).to eq(["00:00:01,000 → 00:00:03,700", "00:00:04,300 → 00:00:06,300",

@@ -13,11 +13,15 @@ module Document::Timed
 
   # upload: an uploaded file. Raises Refused "film-kind", "film-large", "film-text", where nothing is changed.
   def take_film(upload)
-    name = File.basename(upload.original_filename.to_s.tr("\\", "/"))
-    raise Glossema::Refused.new("film-text", name: self.name) unless timed?
-    raise Glossema::Refused.new("film-large", name: name, gigabytes: 4) if upload.size > MOST_BYTES
+    raise Glossema::Refused.new("film-text", name: name) unless timed?
 
-    kind = self.class.film_kind(upload) or raise Glossema::Refused.new("film-kind", name: name)
+    self.class.check_film(upload)
+    keep_film(upload)
+  end
+
+  # Of one that was checked.
+  def keep_film(upload)
+    name, kind = self.class.film_name(upload), self.class.film_kind(upload)
     film.attach(io: upload, filename: name, content_type: kind, identify: false)
   end
 
@@ -34,6 +38,15 @@ module Document::Timed
   end
 
   class_methods do
+    # Raises Refused "film-kind", "film-large".
+    def check_film(upload)
+      name = film_name(upload)
+      raise Glossema::Refused.new("film-large", name: name, gigabytes: 4) if upload.size > MOST_BYTES
+      raise Glossema::Refused.new("film-kind", name: name) unless film_kind(upload)
+    end
+
+    def film_name(upload) = File.basename(upload.original_filename.to_s.tr("\\", "/"))
+
     # "video/mp4", "video/webm", or nil for what is no film.
     def film_kind(upload)
       upload.rewind
