@@ -38,6 +38,16 @@ RSpec.describe Glossema::Timing::Retiming do
     expect(subrip.apply(parted, [{ "act" => "join", "cue" => 1 }])).to eq(text)
   end
 
+  it "goes by letters that take several bytes" do
+    accented = text.gsub("Heavy", "È già là").gsub("put it down", "però più giù")
+    split = { "act" => "split", "cue" => 1, "at" => 2, "gap" => "0.08", "words" => 4 }
+    parted = subrip.apply(accented,
+      [split, { "act" => "times", "cue" => 3, "start" => "3.28", "finish" => 4 }])
+    expect(parted).to include("load,</i>\r\nperò\r\n\r\n2\r\n", "\r\npiù giù.\r\n\r\n3\r\n00:00:03,280")
+    expect(parted).to include("È già là").and be_valid_encoding
+    expect(parted.encoding).to eq(Encoding::UTF_8)
+  end
+
   {
     "cue-unknown" => { "act" => "times", "cue" => 9, "start" => 1 },
     "cue-negative" => { "act" => "shift", "from" => 1, "to" => 3, "by" => -2 },

@@ -21,7 +21,10 @@ module Glossema
       #   {"act" => "join", "cue"}, with the next one
       # Returns the text. Raises Refused "cue-unknown" where there is no such cue, "cue-negative" for times
       # before the beginning, "cue-act".
-      def apply(text, edits) = edits.reduce(text) { |known, edit| send_to(known, edit) }
+      def apply(text, edits)
+        # By bytes: places in them are found at once, however long the file is.
+        edits.reduce(text.b) { |known, edit| send_to(known, edit) }.force_encoding(text.encoding)
+      end
 
       # → [Spot …]
       def spots(text)
