@@ -7,6 +7,7 @@ require "active_record/railtie"
 require "active_storage/engine"
 require "action_controller/railtie"
 require "action_view/railtie"
+require "action_mailer/railtie"
 require "action_cable/engine"
 Bundler.require(*Rails.groups)
 require "glossema"
@@ -51,6 +52,11 @@ module GlossemaApp
     config.active_record.schema_format = :sql
     config.active_record.dump_schema_after_migration = Rails.env.development? || Rails.env.test?
     config.middleware.use Rack::Deflater
+    user = ENV.fetch("SMTP_USER", nil)
+    config.action_mailer.smtp_settings = {
+      address: ENV.fetch("SMTP_ADDRESS", nil), port: ENV.fetch("SMTP_PORT", 587).to_i, user_name: user,
+      password: ENV.fetch("SMTP_PASSWORD", nil), authentication: user && :plain
+    }.compact
     config.i18n.available_locales = [:en]
   end
 end

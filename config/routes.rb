@@ -6,6 +6,7 @@ Rails.application.routes.draw do
     resource :today, only: :show, controller: "today"
     resource :settings, only: :update
     resource :account, only: %i[update destroy]
+    resources :sign_ins, only: %i[index destroy]
     resources :password_resets, only: %i[create update]
     resources :formats, only: :index
     resource :rules, only: %i[show update destroy]
@@ -16,7 +17,10 @@ Rails.application.routes.draw do
       resources :rule_trials, only: :create
       resource :check_profile, only: %i[show update destroy]
       resources :check_trials, only: :create
+      resources :servers, only: %i[index create], controller: "client_servers"
     end
+    resources :client_servers, only: %i[update destroy]
+    resources :offers, only: %i[index update]
     resources :rate_cards, only: %i[index create update destroy]
     resources :templates, only: :index
     resources :hand_overs, only: :create
@@ -28,9 +32,16 @@ Rails.application.routes.draw do
     resources :put_aways, only: %i[index update]
     resources :shares, only: %i[index update destroy]
     resources :invitations, only: :show
+    resources :remote_keys, only: :destroy
+    resources :remote_trials, only: :create
+    resources :remote_sources, only: %i[create update] do
+      resource :trial, only: :create, controller: "remote_trials"
+      resource :concordance, only: :show, controller: "remote_concordances"
+    end
     resources :memories, only: %i[index show create update destroy] do
       resource :exchange, only: %i[show create], controller: "memory_exchanges"
       resources :shares, only: %i[index create]
+      resources :remote_keys, only: %i[index create]
       resource :table, only: :create, controller: "memory_tables"
       resources :units, only: :index, controller: "memory_units"
       resource :facets, only: :show
@@ -40,6 +51,7 @@ Rails.application.routes.draw do
     resources :termbases, only: %i[index show create update destroy] do
       resources :entries, only: %i[index create], controller: "term_entries"
       resources :shares, only: %i[index create]
+      resources :remote_keys, only: %i[index create]
       resource :deletion, only: :create, controller: "term_deletions"
       resource :edits, only: :create, controller: "term_edits"
       resource :exchange, only: %i[show create], controller: "term_exchanges"
@@ -80,6 +92,7 @@ Rails.application.routes.draw do
       resources :pretranslations, only: :create
       resource :replacements, only: %i[show create]
       resource :concordance, only: :show
+      resource :far_concordance, only: :show
       resources :terms, only: :create
       resource :term_places, only: :show
       resource :spelling, only: %i[show create update destroy]
@@ -119,6 +132,7 @@ Rails.application.routes.draw do
       resources :proposals, only: :index
       resource :terms, only: :show, controller: "segment_terms"
       resource :outlook, only: :show
+      resource :elsewhere, only: :show
       resource :machine, only: :show, controller: "machine_proposals"
       resource :findings, only: %i[show create], controller: "segment_findings"
       resources :versions, only: %i[index create]
@@ -128,7 +142,9 @@ Rails.application.routes.draw do
       resource :sentence, only: %i[show create]
       resource :repeats, only: %i[create destroy]
     end
-    resources :deliveries, only: :show
+    resources :deliveries, only: :show do
+      resource :sending, only: :create
+    end
     resources :review_rounds, only: %i[show update destroy] do
       resources :decisions, only: :create, controller: "review_decisions"
       resources :passages, only: %i[index update]
@@ -139,9 +155,11 @@ Rails.application.routes.draw do
     resources :let_stands, only: :destroy
     resources :delivered_files, only: :show
   end
+  # What others reach by keys: docs/protocol.md.
+  match "/remote/v1(/*path)", to: "remote/service#answer", via: %i[get post], format: false
   get "/up", to: "shell#up"
   get "*path",
     to: "shell#show",
-    constraints: ->(request) { !request.path.start_with?("/api", "/cable", "/vite") }
+    constraints: ->(request) { !request.path.start_with?("/api", "/cable", "/vite", "/remote/") }
   root "shell#show"
 end

@@ -2,8 +2,6 @@ CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMA
 CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
 CREATE TABLE IF NOT EXISTS "active_storage_blobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "key" varchar NOT NULL, "filename" varchar NOT NULL, "content_type" varchar, "metadata" text, "service_name" varchar NOT NULL, "byte_size" bigint NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL);
 CREATE UNIQUE INDEX "index_active_storage_blobs_on_key" ON "active_storage_blobs" ("key");
-CREATE TABLE IF NOT EXISTS "users" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "email" varchar NOT NULL, "password_digest" varchar NOT NULL, "words_per_hour" integer DEFAULT 350 NOT NULL, "reference_pattern" varchar DEFAULT '{client}-{yy}{nn}' NOT NULL, "preferences" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "session_mark" varchar DEFAULT '' NOT NULL, "working" json DEFAULT '{"days":[1,2,3,4,5],"from":"09:00","to":"17:00"}' NOT NULL, "remind_at" varchar DEFAULT '09:00' NOT NULL, "time_zone" varchar DEFAULT 'UTC' NOT NULL, "address" text DEFAULT '' NOT NULL, "quote_pattern" varchar DEFAULT '{yyyy}-{nnn}' NOT NULL);
-CREATE UNIQUE INDEX "index_users_on_email" ON "users" ("email");
 CREATE TABLE IF NOT EXISTS "active_storage_attachments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "record_type" varchar NOT NULL, "record_id" integer NOT NULL, "blob_id" integer NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_c3b3935057"
 FOREIGN KEY ("blob_id")
   REFERENCES "active_storage_blobs" ("id")
@@ -40,7 +38,7 @@ FOREIGN KEY ("document_id")
 );
 CREATE INDEX "index_delivered_files_on_delivery_id" ON "delivered_files" ("delivery_id");
 CREATE INDEX "index_delivered_files_on_document_id" ON "delivered_files" ("document_id");
-CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, "message" text DEFAULT '' NOT NULL, CONSTRAINT "fk_rails_34181aa9f5"
+CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, "message" text DEFAULT '' NOT NULL, "receipt" json, CONSTRAINT "fk_rails_34181aa9f5"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 , CONSTRAINT "fk_rails_de15c80c9c"
@@ -81,7 +79,7 @@ FOREIGN KEY ("change_id")
 );
 CREATE INDEX "index_memory_unit_versions_on_change_id_and_unit_id" ON "memory_unit_versions" ("change_id", "unit_id");
 CREATE INDEX "index_memory_unit_versions_on_unit_id" ON "memory_unit_versions" ("unit_id");
-CREATE TABLE IF NOT EXISTS "memory_units" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "segment_id" bigint, "source" text NOT NULL, "target" text NOT NULL, "author" varchar, "client" varchar, "subject" varchar, "project" varchar, "file" varchar, "origin" varchar DEFAULT 'typed' NOT NULL, "used" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "source_hash" bigint DEFAULT 0 NOT NULL, "words" blob, "changed_by" varchar, "key" varchar, "previous_hash" bigint, "next_hash" bigint, "codes" json, "extra" json, "import_id" integer, "used_at" datetime(6), CONSTRAINT "fk_rails_d3478ba106"
+CREATE TABLE IF NOT EXISTS "memory_units" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "segment_id" bigint, "source" text NOT NULL, "target" text NOT NULL, "author" varchar, "client" varchar, "subject" varchar, "project" varchar, "file" varchar, "origin" varchar DEFAULT 'typed' NOT NULL, "used" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "source_hash" bigint DEFAULT 0 NOT NULL, "words" blob, "changed_by" varchar, "key" varchar, "previous_hash" bigint, "next_hash" bigint, "codes" json, "extra" json, "import_id" integer, "used_at" datetime(6), "outside_id" varchar, CONSTRAINT "fk_rails_d3478ba106"
 FOREIGN KEY ("memory_id")
   REFERENCES "memories" ("id")
 );
@@ -398,10 +396,67 @@ CREATE INDEX "index_shares_on_owner_id" ON "shares" ("owner_id");
 CREATE INDEX "index_shares_on_user_id" ON "shares" ("user_id");
 CREATE UNIQUE INDEX "index_shares_on_token" ON "shares" ("token");
 CREATE UNIQUE INDEX "index_shares_on_item_type_and_item_id_and_email" ON "shares" ("item_type", "item_id", "email");
-CREATE TABLE IF NOT EXISTS "ended_sessions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "token" varchar NOT NULL, "created_at" datetime(6) NOT NULL);
-CREATE UNIQUE INDEX "index_ended_sessions_on_token" ON "ended_sessions" ("token");
-CREATE INDEX "index_ended_sessions_on_created_at" ON "ended_sessions" ("created_at");
+CREATE TABLE IF NOT EXISTS "sign_ins" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "token" varchar NOT NULL, "agent" varchar DEFAULT '' NOT NULL, "address" varchar DEFAULT '' NOT NULL, "used_at" datetime(6) NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_125cb8cf0c"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_sign_ins_on_user_id" ON "sign_ins" ("user_id");
+CREATE UNIQUE INDEX "index_sign_ins_on_token" ON "sign_ins" ("token");
+CREATE INDEX "index_sign_ins_on_used_at" ON "sign_ins" ("used_at");
+CREATE TABLE IF NOT EXISTS "users" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "email" varchar NOT NULL, "password_digest" varchar NOT NULL, "words_per_hour" integer DEFAULT 350 NOT NULL, "reference_pattern" varchar DEFAULT '{client}-{yy}{nn}' NOT NULL, "preferences" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "working" json DEFAULT '{"days":[1,2,3,4,5],"from":"09:00","to":"17:00"}' NOT NULL, "remind_at" varchar DEFAULT '09:00' NOT NULL, "time_zone" varchar DEFAULT 'UTC' NOT NULL, "address" text DEFAULT '' NOT NULL, "quote_pattern" varchar DEFAULT '{yyyy}-{nnn}' NOT NULL);
+CREATE UNIQUE INDEX "index_users_on_email" ON "users" ("email");
+CREATE TABLE IF NOT EXISTS "remote_sources" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "user_id" integer NOT NULL, "address" varchar NOT NULL, "ref" varchar NOT NULL, "key" text, "facts" json DEFAULT '{}' NOT NULL, "writes" boolean DEFAULT 0 NOT NULL, "tested_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_ff65e92ef3"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE UNIQUE INDEX "index_remote_sources_on_item" ON "remote_sources" ("item_type", "item_id");
+CREATE INDEX "index_remote_sources_on_user_id" ON "remote_sources" ("user_id");
+CREATE TABLE IF NOT EXISTS "remote_answers" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "remote_source_id" integer NOT NULL, "digest" varchar NOT NULL, "answer" json NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6171a7d47e"
+FOREIGN KEY ("remote_source_id")
+  REFERENCES "remote_sources" ("id")
+);
+CREATE INDEX "index_remote_answers_on_created_at" ON "remote_answers" ("created_at");
+CREATE UNIQUE INDEX "index_remote_answers_on_remote_source_id_and_digest" ON "remote_answers" ("remote_source_id", "digest");
+CREATE TABLE IF NOT EXISTS "remote_keys" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "digest" varchar NOT NULL, "ending" varchar NOT NULL, "may" varchar DEFAULT 'read' NOT NULL, "per_minute" integer DEFAULT 600 NOT NULL, "asked" integer DEFAULT 0 NOT NULL, "until_on" date, "used_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_b283480825"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_remote_keys_on_item" ON "remote_keys" ("item_type", "item_id");
+CREATE INDEX "index_remote_keys_on_user_id" ON "remote_keys" ("user_id");
+CREATE UNIQUE INDEX "index_remote_keys_on_digest" ON "remote_keys" ("digest");
+CREATE TABLE IF NOT EXISTS "sendings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "about_type" varchar NOT NULL, "about_id" integer NOT NULL, "uid" varchar NOT NULL, "body" json DEFAULT '{}' NOT NULL, "tries" integer DEFAULT 0 NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "trouble" text, "due_at" datetime(6) NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_268c66dfb2"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE INDEX "index_sendings_on_user_id" ON "sendings" ("user_id");
+CREATE INDEX "index_sendings_on_about" ON "sendings" ("about_type", "about_id");
+CREATE UNIQUE INDEX "index_sendings_on_uid" ON "sendings" ("uid");
+CREATE INDEX "index_sendings_on_state_and_due_at" ON "sendings" ("state", "due_at");
+CREATE INDEX "index_memory_units_on_memory_id_and_outside_id" ON "memory_units" ("memory_id", "outside_id") WHERE outside_id IS NOT NULL;
+CREATE TABLE IF NOT EXISTS "client_servers" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "name" varchar NOT NULL, "address" varchar NOT NULL, "key" text, "asked_at" datetime(6), "trouble" text, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6f7d73aaa0"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_f1501b0e01"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+);
+CREATE INDEX "index_client_servers_on_user_id" ON "client_servers" ("user_id");
+CREATE INDEX "index_client_servers_on_client_id" ON "client_servers" ("client_id");
+CREATE UNIQUE INDEX "index_client_servers_on_user_id_and_address" ON "client_servers" ("user_id", "address");
+CREATE TABLE IF NOT EXISTS "server_projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_server_id" integer NOT NULL, "project_id" integer, "ref" varchar NOT NULL, "state" varchar DEFAULT 'offered' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "reason" text, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_3a031ed6b7"
+FOREIGN KEY ("client_server_id")
+  REFERENCES "client_servers" ("id")
+, CONSTRAINT "fk_rails_607e6c6bc2"
+FOREIGN KEY ("project_id")
+  REFERENCES "projects" ("id")
+);
+CREATE INDEX "index_server_projects_on_client_server_id" ON "server_projects" ("client_server_id");
+CREATE UNIQUE INDEX "index_server_projects_on_project_id" ON "server_projects" ("project_id");
+CREATE UNIQUE INDEX "index_server_projects_on_client_server_id_and_ref" ON "server_projects" ("client_server_id", "ref");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261127040000'),
+('20261127030000'),
+('20261127020000'),
 ('20261127010000'),
 ('20261127000000'),
 ('20261126230000'),

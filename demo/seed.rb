@@ -5,6 +5,7 @@ require_relative "review"
 require_relative "terms"
 require_relative "stock"
 require_relative "film"
+require_relative "elsewhere"
 
 module Demo
   class Seed
@@ -57,6 +58,7 @@ module Demo
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
       share
+      Elsewhere.new(@user).furnish(manual)
     end
 
     private

@@ -8,8 +8,6 @@ class ApplicationController < ActionController::Base
 
   def begin_session(user)
     reset_session
-    session[:user_id] = user.id
-    session[:mark] = user.session_mark
-    session[:token] = SecureRandom.hex(12)
+    session[:token] = SignIn.begin(user, request)
   end
 end

@@ -11,6 +11,7 @@ class Client < ApplicationRecord
   has_many :rate_cards, dependent: :destroy
   has_many :reports, dependent: :nullify
   has_many :quotes, dependent: :nullify
+  has_many :servers, class_name: "ClientServer", dependent: :destroy, inverse_of: :client
   has_one_attached :logo
 
   scope :present, -> { where(put_away_at: nil) }

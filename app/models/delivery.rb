@@ -5,6 +5,8 @@ class Delivery < ApplicationRecord
   has_many :files, class_name: "DeliveredFile", dependent: :destroy, inverse_of: :delivery
   # {segment id => target} of all that went out.
   has_one_attached :texts
+  # On its way to the server of the client.
+  has_one :sending, as: :about, dependent: :destroy, inverse_of: :about
 
   # Writes, proves and records the files of a project: all, or those named (ids). message: to the client.
   # Raises Glossema::Refused when nothing can be written.
@@ -13,7 +15,7 @@ class Delivery < ApplicationRecord
     documents = documents.select { |one| document_ids.include?(one.id) } if document_ids
     raise Glossema::Refused.new("nothing-ready") if documents.empty?
 
-    transaction do
+    delivery = transaction do
       delivery = create!(project: project, user: by, message: message, checks: checked(project),
         number: project.deliveries.maximum(:number).to_i + 1,
         unfinished: Project::Readiness.new(project).summary)
@@ -21,6 +23,14 @@ class Delivery < ApplicationRecord
       delivery.update!(learned: delivery.teach)
       delivery
     end
+    Sending.queue(delivery, {}, user: by) if project.server_project&.open?
+    delivery
+  end
+
+  # Sends it to the server of the client, once. Raises Refused "remote-…", "server-withdrawn".
+  def send_out(sending)
+    update!(receipt: project.server_project.deliver(self, sending.uid))
+    project.announce("delivered")
   end
 
   def write(documents)

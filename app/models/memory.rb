@@ -26,6 +26,12 @@ class Memory < ApplicationRecord
     end
   end
 
+  # How many units.
+  def size = remote ? remote.facts["size"] : units.count
+
+  # What is looked up in, as the core’s lookup takes it; penalty: points off its matches.
+  def store(penalty = 0) = (remote ? RemoteSource::Store : Memory::Store).new(self, penalty)
+
   # Same languages, whatever the regions.
   def fits?(source, target) =
     Glossema::Languages.same?(source_lang, source) && Glossema::Languages.same?(target_lang, target)

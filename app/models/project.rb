@@ -23,6 +23,8 @@ class Project < ApplicationRecord
     dependent: :destroy,
     inverse_of: :project
   has_many :memories, through: :attachments
+  # Where it came from and is delivered to, if that is a client's server.
+  has_one :server_project, dependent: :destroy, inverse_of: :project
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :notes, dependent: :delete_all
   has_many :review_rounds, -> { order(:number) }, dependent: :destroy, inverse_of: :project
@@ -119,9 +121,9 @@ class Project < ApplicationRecord
 
   # The memories as the core's lookup takes them; `terms`: matches that differ in a known term are adapted.
   def lookup(terms: false)
-    list = attachments.usable.includes(:memory).to_a
+    list = attachments.usable.includes(memory: :remote).to_a
     Glossema::Matching::Lookup.new(
-      list.map { |attachment| Memory::Store.new(attachment.memory, attachment.penalty) },
+      list.map { |attachment| attachment.memory.store(attachment.penalty) },
       terms: terms ? Project::KnownTerms.new(self, list.map(&:memory)) : nil
     )
   end

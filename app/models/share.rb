@@ -21,8 +21,10 @@ class Share < ApplicationRecord
   scope :offered_to, ->(user) { where(user: user, state: "offered") }
 
   class << self
-    # Raises Refused "share-self", "share-again". until_on: the last day of writing, or nil.
+    # Raises Refused "share-self", "share-again", "remote-elsewhere". until_on: the last day of writing, or
+    # nil.
     def give(item, email:, may:, by:, until_on: nil)
+      item.here!
       address = normalize_value_for(:email, email)
       raise Glossema::Refused.new("share-self") if address == by.email
       if exists?(item: item, email: address, state: %w[offered accepted])

@@ -1,9 +1,19 @@
-# What memories and termbases have in common: they can be given to colleagues.
+# What memories and termbases have in common: they can be given to colleagues, be reached by keys from other
+# servers, or be on one themselves.
 module SharedItem
   extend ActiveSupport::Concern
 
   included do
     has_many :shares, as: :item, dependent: :destroy, inverse_of: :item
+    has_many :keys, class_name: "RemoteKey", as: :item, dependent: :destroy, inverse_of: :item
+    has_one :remote, class_name: "RemoteSource", as: :item, dependent: :destroy, inverse_of: :item
+  end
+
+  # Raises Refused "remote-elsewhere" for one that is on another server.
+  def here!
+    return self unless remote
+
+    raise Glossema::Refused.new("remote-elsewhere", name: name, host: remote.host)
   end
 
   def shared? = shares.accepted.exists?

@@ -17,8 +17,13 @@ class Termbase < ApplicationRecord
     presence: true,
     uniqueness: { scope: :user_id, conditions: -> { present }, message: "is the name of another termbase" }
 
+  # How many entries.
+  def size = remote ? remote.facts["size"] : entries.there.count
+
   # The languages its terms are in, those of most entries first, then in the order in which they came.
   def languages
+    return remote.facts["languages"] if remote
+
     Term.where(termbase_id: id).group(:lang).order(Arel.sql("COUNT(DISTINCT term_entry_id) DESC, MIN(id)"))
       .pluck(:lang)
   end

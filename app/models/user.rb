@@ -18,6 +18,11 @@ class User < ApplicationRecord
   has_many :alignments, dependent: :destroy
   has_many :shares, dependent: :destroy
   has_many :given_shares, class_name: "Share", foreign_key: :owner_id, dependent: :destroy, inverse_of: :owner
+  has_many :sign_ins, dependent: :delete_all
+  has_many :client_servers, dependent: :destroy
+  has_many :remote_sources, dependent: :destroy
+  has_many :remote_keys, dependent: :destroy
+  has_many :sendings, dependent: :delete_all
   has_many :own_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }
 
@@ -26,18 +31,20 @@ class User < ApplicationRecord
 
   after_create { Share.find_for(self) }
 
+  # A name that none of her memories or termbases has. kind: "memory" or "termbase".
+  def free_name(kind, name)
+    taken = public_send(kind.pluralize).present.pluck(:name)
+    (1..).lazy.map { |number| number == 1 ? name : "#{name} (#{number})" }.find { |one| taken.exclude?(one) }
+  end
+
   # What she may do with memories and termbases, hers and those she was given.
   def access = Access.new(self)
 
-  # Who is signed in, nil where the session was ended elsewhere.
-  def self.of_session(session)
-    return if session[:user_id].nil? || EndedSession.exists?(token: session[:token].to_s)
-
-    find_by(id: session[:user_id], session_mark: session[:mark].to_s)
-  end
+  # Who is signed in, nil where the session was ended.
+  def self.of_session(session) = SignIn.of(session[:token])&.user
 
   # All sessions begun so far are over.
-  def end_sessions = update!(session_mark: SecureRandom.hex(8))
+  def end_sessions = sign_ins.delete_all
 
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :name, presence: true

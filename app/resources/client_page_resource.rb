@@ -32,7 +32,7 @@ class ClientPageResource < ApplicationResource
     known = there.where(id: client.memories.pluck("memory_id")).index_by(&:id)
     client.memories.filter_map do |row|
       memory = known[row["memory_id"]] or next
-      row.merge(memory.slice(:name, :source_lang, :target_lang)).merge("units" => memory.units.count)
+      row.merge(memory.slice(:name, :source_lang, :target_lang)).merge("units" => memory.size)
     end
   end
   attribute(:termbases) do |client|
@@ -40,7 +40,7 @@ class ClientPageResource < ApplicationResource
     known = there.where(id: client.termbases.pluck("termbase_id")).index_by(&:id)
     client.termbases_there.map do |row|
       termbase = known.fetch(row["termbase_id"])
-      row.merge("name" => termbase.name, "entries" => termbase.entries.there.count)
+      row.merge("name" => termbase.name, "entries" => termbase.size)
     end
   end
   attribute(:work) do |client|

@@ -4,6 +4,10 @@ class DeliveryResource < ApplicationResource
     checks: "Checked | null"
 
   attributes :id, :number, :unfinished, :checks, :message, :learned, :created_at
+  # What the client’s server answered, or why it did not yet.
+  typelize receipt: "Receipt | null", sending: "OnItsWay | null"
+  attributes :receipt
+  attribute(:sending) { |delivery| delivery.sending&.slice(:state, :trouble) }
   attribute(:author) { |delivery| delivery.user.name }
   attribute(:files) do |delivery|
     delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) }

@@ -7,7 +7,10 @@ class MemoryResource < ApplicationResource
   attribute(:owner) { |memory| memory.user&.name }
   attribute(:right) { |memory| params[:access]&.right(memory) || "own" }
   attributes :id, :name, :description, :source_lang, :target_lang, :updated_at, :used_at
-  attribute(:units) { |memory| memory.units.count }
+  attribute(:units, &:size)
+  # Where it is, if it is on another server.
+  typelize remote: "RemoteSource | null"
+  attribute(:remote) { |memory| memory.remote && RemoteSourceResource.new(memory.remote).to_h }
   attribute(:projects) do |memory|
     memory.attachments.joins(:project).where.not(projects: { begun_at: nil }).count
   end

@@ -25,6 +25,11 @@ class ProjectResource < ApplicationResource
   # From whom it came as a hand-over.
   typelize "string | null"
   attribute(:handed_by) { |project| project.hand_over.to_h["from"] }
+  # The server it came from, if that is a client’s.
+  typelize "ServerOfProject | null"
+  attribute(:server) do |project|
+    project.server_project&.then { |one| { name: one.server.name, state: one.state, said: one.said } }
+  end
   # What her work for this client begins with, where that is set.
   typelize "OnOpen | null"
   attribute(:on_open) { |project| project.client&.on_open }
@@ -36,14 +41,15 @@ class ProjectResource < ApplicationResource
     project
       .attachments
       .usable
-      .includes(:memory)
+      .includes(memory: :remote)
       .map do |row|
         {
           memory_id: row.memory_id,
           name: row.memory.name,
           source_lang: row.memory.source_lang,
           target_lang: row.memory.target_lang,
-          units: row.memory.units.count,
+          units: row.memory.size,
+          server: row.memory.remote&.facts&.fetch("server"),
           learns: row.learns,
           read_only: row.read_only,
           penalty: row.penalty,
@@ -53,9 +59,9 @@ class ProjectResource < ApplicationResource
   end
   typelize termbases: "AttachedTermbase[]"
   attribute(:termbases) do |project|
-    project.attached_termbases.usable.includes(:termbase).map do |row|
+    project.attached_termbases.usable.includes(termbase: :remote).map do |row|
       { **row.slice(:termbase_id, :adds, :checks, :read_only), name: row.termbase.name,
-                                                               entries: row.termbase.entries.there.count }
+                                                               entries: row.termbase.size }
     end
   end
   # Of a project that is not numbered yet: the number it would get.

@@ -8,6 +8,9 @@ class TermbaseResource < ApplicationResource
   attribute(:right) { |termbase| params[:access]&.right(termbase) || "own" }
   attributes :id, :name, :description, :client_id, :updated_at
   attribute(:client) { |termbase| termbase.client&.name }
-  attribute(:entries) { |termbase| termbase.entries.there.count }
+  attribute(:entries, &:size)
   attribute(:languages, &:languages)
+  # Where it is, if it is on another server.
+  typelize remote: "RemoteSource | null"
+  attribute(:remote) { |one| one.remote && RemoteSourceResource.new(one.remote).to_h }
 end

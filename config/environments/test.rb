@@ -5,6 +5,7 @@ Rails.application.configure do
   config.consider_all_requests_local = true
   config.action_dispatch.show_exceptions = :rescuable
   config.action_controller.allow_forgery_protection = false
+  config.action_mailer.delivery_method = :test
   config.active_job.queue_adapter = :test
   config.active_support.deprecation = :stderr
   config.active_storage.service = :data

@@ -15,6 +15,7 @@ module Glossema
   autoload :Review, "glossema/review"
   autoload :Timing, "glossema/timing"
   autoload :Alignment, "glossema/alignment"
+  autoload :Remote, "glossema/remote"
 end
 
 require "glossema/refusals"

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
+import { ItsServer } from '../servers/ItsServer'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { DocumentRow, Project } from '../shared/types'
 import { About } from './About'
@@ -86,6 +87,7 @@ export function Brief() {
               </>
             )}
           </p>
+          {!project.server?.said && <ItsServer project={project} />}
           <Sum files={ready} words={words.total} />
           {project.kind !== 'template' && <Files {...{ project, attempt, sending, drop }} />}
           <Extras project={project} change={change} />

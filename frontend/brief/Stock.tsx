@@ -21,10 +21,11 @@ const attached = (memory: Memory): AttachedMemory => ({
   source_lang: memory.source_lang,
   target_lang: memory.target_lang,
   units: memory.units,
-  learns: 'deliver',
-  read_only: false,
-  penalty: 0,
+  learns: memory.remote ? 'confirm' : 'deliver',
+  read_only: memory.remote ? !memory.remote.writes : false,
+  penalty: memory.remote?.penalty ?? 0,
   region_penalty: 0,
+  server: memory.remote?.server ?? null,
 })
 
 export function Stock({ project, change, attempt }: Props) {

@@ -34,6 +34,7 @@ export function StockRow({ row, beside, rank, onEdit, ...rest }: Props) {
         <span className="small quiet">
           {t('brief.units', { count: row.units, units: number(row.units) })}
           {pair && ` · ${pair}`}
+          {row.server && ` · ${t('remote.on', { server: row.server })}`}
           {row.region_penalty > 0 && `, ${t('brief.off', { penalty: row.region_penalty })}`}
         </span>
       </span>

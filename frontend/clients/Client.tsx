@@ -7,6 +7,7 @@ import { QuoteList } from '../count/QuoteLines'
 import { useQuotes } from '../count/queries'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
+import { Servers } from '../servers/Servers'
 import { keys } from '../shared/queryKeys'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { ClientPage } from '../shared/types'
@@ -40,6 +41,7 @@ export function Client() {
         <div className="columns">
           <section>
             <People client={client} change={change} />
+            <Servers client={client.id} />
             <ForWork client={client} change={change} />
             <StandingMemories client={client} change={change} />
             <StockOfTerms rows={client.termbases} change={change} attempt={(work) => void act(work)} />

@@ -44,7 +44,7 @@ export function StandingMemories({ client, change }: { client: ClientPage; chang
         {rows.map((row, index) => (
           <StockRow
             key={row.memory_id}
-            row={{ ...row, region_penalty: 0 } satisfies AttachedMemory}
+            row={{ ...row, region_penalty: 0, server: null } satisfies AttachedMemory}
             beside={NO_PAIR}
             rank={index + 1}
             first={index === 0}

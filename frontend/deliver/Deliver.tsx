@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
+import { ItsServer } from '../servers/ItsServer'
 import { Frame } from '../shared/Frame'
 import { languageName } from '../shared/languages'
 import { Failure, Waiting } from '../shared/Notices'
@@ -61,6 +62,7 @@ export function Deliver() {
       <div className="sheet-view">
         <h1>{t('deliver.into', { language: languageName(project.data.target_lang) })}</h1>
         <HandBack project={project.data} />
+        {!project.data.server?.said && <ItsServer project={project.data} />}
         {ready ? (
           <p className="quiet">{t('deliver.ready')}</p>
         ) : (
@@ -87,7 +89,7 @@ export function Deliver() {
           {deliveries.data?.length ? (
             <ul className="lines">
               {deliveries.data.map((delivery) => (
-                <DeliveryLine key={delivery.id} delivery={delivery} />
+                <DeliveryLine key={delivery.id} delivery={delivery} onSent={() => deliveries.refetch()} />
               ))}
             </ul>
           ) : (

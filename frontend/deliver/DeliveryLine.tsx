@@ -2,11 +2,17 @@
 import { useTranslation } from 'react-i18next'
 import { fullDate, number, time } from '../shared/i18n'
 import type { DeliveredFile, Delivery } from '../shared/types'
+import { SentThere } from './SentThere'
 
 const SHOWN = 6
 const capital = (word: string) => word[0].toUpperCase() + word.slice(1)
 
-export function DeliveryLine({ delivery }: { delivery: Delivery }) {
+interface Props {
+  delivery: Delivery
+  onSent: () => Promise<unknown>
+}
+
+export function DeliveryLine({ delivery, onSent }: Props) {
   const { t } = useTranslation()
   const unfinished = Object.entries(delivery.unfinished).map(([name, item]) =>
     t(`deliver.left${capital(name)}`, { count: item.count }),
@@ -38,6 +44,7 @@ export function DeliveryLine({ delivery }: { delivery: Delivery }) {
           </a>
         )}
       </div>
+      <SentThere delivery={delivery} onAgain={onSent} />
       <ul className="places files-of">
         {delivery.files.map((file) => (
           <FileLine key={file.id} file={file} />

@@ -14,11 +14,15 @@ export const useReadiness = (project: number) =>
     refetchOnMount: 'always',
   })
 
+const OFTEN = 2000
+
 export const useDeliveries = (project: number) =>
   useQuery({
     queryKey: keys.deliveries(project),
     queryFn: () => api.get<Delivery[]>(`/projects/${project}/deliveries`),
     refetchOnMount: 'always',
+    // While one is on its way to a client’s server.
+    refetchInterval: (query) => (query.state.data?.some((one) => one.sending) ? OFTEN : false),
   })
 
 export interface Since {

@@ -15,10 +15,18 @@ interface Props {
   setChosen: (chosen: ReadonlySet<number>) => void
   search: UnitSearch
   act: (body: Record<string, unknown>) => void
+  // Was it given to her to read only?
+  reading: boolean
 }
 
-export function ChosenBar({ list, count, chosen, setChosen, search, act }: Props) {
+export function ChosenBar({ list, count, chosen, setChosen, search, act, reading }: Props) {
   const { t } = useTranslation()
+  const found = (
+    <span className="tab" role="status">
+      {count === undefined ? '' : t('memories.found', { count, units: number(count) })}
+    </span>
+  )
+  if (reading) return <div className="unit-bar small">{found}</div>
   const every = chosen.size > 0 && chosen.size === list.length
   const all = every && count !== undefined && count > list.length
   const which = all ? { search } : { ids: [...chosen] }
@@ -30,9 +38,7 @@ export function ChosenBar({ list, count, chosen, setChosen, search, act }: Props
         checked={every}
         onChange={(event) => setChosen(new Set(event.target.checked ? list.map((unit) => unit.id) : []))}
       >
-        <span className="tab" role="status">
-          {count === undefined ? '' : t('memories.found', { count, units: number(count) })}
-        </span>
+        {found}
       </Checkbox>
       {chosen.size > 0 && (
         <span className="many">

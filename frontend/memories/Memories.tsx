@@ -5,6 +5,7 @@ import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import type { Memory } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
+import { AttachRemote } from '../remote/AttachRemote'
 import { Offered } from '../sharing/Offered'
 import { MemoryLine } from './MemoryLine'
 import { NewMemory } from './NewMemory'
@@ -40,6 +41,9 @@ export function Memories() {
           ))}
           <li>
             <NewMemory attempt={attempt} />
+          </li>
+          <li>
+            <AttachRemote kind="memory" onAttached={() => memories.refetch()} />
           </li>
         </ul>
       </div>

@@ -5,6 +5,7 @@ import { languageName } from '../shared/languages'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { Memory, MemoryChange } from '../shared/types'
+import { Keys } from '../remote/Keys'
 import { Sharing } from '../sharing/Sharing'
 import { BringIn } from './BringIn'
 import { changeMemory, useOthersOfPair } from './queries'
@@ -84,6 +85,7 @@ export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }
         </button>
       </p>
       <Sharing kind="memory" item={memory} />
+      {own && <Keys kind="memory" id={memory.id} />}
       {memory.busy.map((one) => (
         <Running key={one.id} change={one} attempt={attempt} />
       ))}

@@ -29,10 +29,12 @@ export function MemoryLine({ memory, attempt, onRemove }: Props) {
           <Running key={change.id} change={change} attempt={attempt} />
         ))}
       </div>
-      {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
-      <a className="link small" href={`/api/memories/${memory.id}/exchange`} download>
-        {t('memories.export')}
-      </a>
+      {!memory.remote && memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
+      {!memory.remote && (
+        <a className="link small" href={`/api/memories/${memory.id}/exchange`} download>
+          {t('memories.export')}
+        </a>
+      )}
       {memory.right === 'own' && (
         <button
           type="button"
@@ -57,6 +59,7 @@ function About({ memory }: { memory: Memory }) {
       ? t('memories.used', { date: fullDate(used_at) })
       : t('memories.changed', { date: fullDate(updated_at) }),
     description,
+    memory.remote ? t('remote.on', { server: memory.remote.server }) : '',
     memory.right === 'own' ? '' : t(`sharing.given.${memory.right}`, { owner: memory.owner ?? '' }),
   ]
   return (

@@ -5,13 +5,22 @@ import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
+import { FarMemory } from '../remote/FarMemory'
 import type { MemoryChange } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
 import { changeText } from './changeText'
 import { Facets } from './Facets'
 import { History } from './History'
 import { MemoryHead } from './MemoryHead'
-import { changeMany, undoChange, useMemory, useRefresh, useUnits, type UnitSearch } from './queries'
+import {
+  changeMany,
+  changeMemory,
+  undoChange,
+  useMemory,
+  useRefresh,
+  useUnits,
+  type UnitSearch,
+} from './queries'
 import { Units } from './Units'
 import { useAttempt } from './useAttempt'
 import { useOutcomes } from './useOutcomes'
@@ -39,6 +48,17 @@ export function MemoryView() {
       </Frame>
     )
 
+  if (memory.remote)
+    return (
+      <Frame>
+        <FarMemory
+          memory={memory}
+          source={memory.remote}
+          onRename={(name) => attempt(() => changeMemory(id, { name }))}
+          onChanged={refresh}
+        />
+      </Frame>
+    )
   const narrow = (fields: Partial<UnitSearch>) => {
     setSearch({ ...search, ...fields })
     setChosen(new Set())

@@ -24,11 +24,13 @@ export function UnitRow({ unit, memory, twin, chosen, onChoose, onEdited }: Prop
   const [editing, setEditing] = useState(false)
   return (
     <li className={`unit${chosen ? ' chosen' : ''}${twin ? ' twin' : ''}`}>
-      <Checkbox
-        aria-label={t('memories.choose', { text: unit.source })}
-        checked={chosen}
-        onChange={(event) => onChoose(event.target.checked)}
-      />
+      {memory.right !== 'read' && (
+        <Checkbox
+          aria-label={t('memories.choose', { text: unit.source })}
+          checked={chosen}
+          onChange={(event) => onChoose(event.target.checked)}
+        />
+      )}
       <div className="unit-body">
         {editing ? (
           <UnitForm

@@ -1,4 +1,4 @@
-// Her account: name, mail address, pace, reference pattern, password, and an end to all sessions.
+// Her account: name, mail address, pace, reference pattern, password, and where she is signed in.
 import { keys } from '../shared/queryKeys'
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button, Form, Input, InputNumber } from 'antd'
@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { Frame } from '../shared/Frame'
 import { useSettings } from '../shared/settings'
+import { SignedIn } from './SignedIn'
 import { Work } from './Work'
 import './settings.css'
 
@@ -34,10 +35,6 @@ export function Account() {
   const changePassword = async (values: object) => {
     if (await keep('/account', values, t('account.changed'))) passwords.resetFields()
   }
-  const everywhere = () =>
-    void api.delete('/account').then(() => {
-      window.location.href = '/'
-    })
   return (
     <Frame>
       <div className="sheet-view account">
@@ -74,9 +71,7 @@ export function Account() {
           </Form.Item>
           <Button htmlType="submit">{t('account.change')}</Button>
         </Form>
-        <h2>{t('account.everywhere')}</h2>
-        <p className="quiet">{t('account.everywhereLead')}</p>
-        <Button onClick={everywhere}>{t('account.everywhere')}</Button>
+        <SignedIn />
       </div>
     </Frame>
   )

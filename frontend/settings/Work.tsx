@@ -1,5 +1,5 @@
 // When she works, when she wants to be reminded, and what stands on her quotes.
-import { Button, Checkbox, Form, Input } from 'antd'
+import { Button, Checkbox, Form, Input, Select } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { locale } from '../shared/i18n'
 import { useSettings } from '../shared/settings'
@@ -12,15 +12,18 @@ const DAYS = [1, 2, 3, 4, 5, 6, 0].map((day) => ({
   label: new Date(SUNDAY + day * DAY).toLocaleDateString(locale, { weekday: 'short', timeZone: 'UTC' }),
 }))
 
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
+const ZONES = [...new Set(['UTC', HERE, ...Intl.supportedValuesOf('timeZone')])].map((value) => ({
+  value,
+  label: value.replaceAll('_', ' '),
+}))
+
 type Keep = (path: string, values: unknown, said: string) => Promise<boolean>
 
 export function Work({ keep }: { keep: Keep }) {
   const { t } = useTranslation()
   const { user } = useSettings()
-  const send = (values: object) => {
-    const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-    return void keep('/settings', { ...values, time_zone }, t('account.kept'))
-  }
+  const send = (values: object) => void keep('/settings', values, t('account.kept'))
   return (
     <>
       <h2>{t('account.work')}</h2>
@@ -39,6 +42,9 @@ export function Work({ keep }: { keep: Keep }) {
             <Input placeholder="09:00" />
           </Form.Item>
         </div>
+        <Form.Item name="time_zone" label={t('account.zone')} extra={t('account.zoneHint', { zone: HERE })}>
+          <Select showSearch options={ZONES} />
+        </Form.Item>
         <Form.Item name="address" label={t('account.address')} extra={t('account.addressHint')}>
           <Input.TextArea autoSize={{ minRows: 2, maxRows: 8 }} />
         </Form.Item>

@@ -2,6 +2,7 @@
 import { useEffect, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, NavLink } from 'react-router'
+import { ItsServer } from '../servers/ItsServer'
 import { KEYS, matches } from './keys'
 import { KeySheet } from './KeySheet'
 import { Palette } from './Palette'
@@ -48,6 +49,7 @@ export function Frame({ project, words, children }: Props) {
           <Key keys={KEYS.palette} />
         </button>
       </header>
+      {project?.server?.said && <ItsServer project={project} />}
       <main className="view" id="content" tabIndex={-1}>
         {children}
       </main>

@@ -13,6 +13,7 @@ export type News = {
   message?: string
   tab?: string
   segments?: Segment[]
+  ids?: number[]
 }
 
 // News of a pass inside, for those who may open it.

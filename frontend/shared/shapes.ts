@@ -1,8 +1,8 @@
 // Shapes that no column of the database tells: parts of what the resources answer (named there by
 // `typelize`), and answers that are no record.
-import type { Document, MemoryChange, ReportLine } from './api-types'
+import type { Document, MemoryChange, RemoteSource, ReportLine } from './api-types'
 
-export type { Document, MemoryChange }
+export type { Document, MemoryChange, RemoteSource }
 
 // What she prefers; unset where it is as it comes.
 // What is told of an act: of a cut its text; of a pretranslation how far it is and what comes from where.
@@ -175,6 +175,24 @@ export interface AttachedMemory {
   read_only: boolean
   penalty: number
   region_penalty: number
+  // The name of the server it is on, if it is on another one.
+  server: string | null
+}
+
+// A client’s server that a project came from.
+export interface ServerOfProject {
+  name: string
+  state: 'offered' | 'accepted' | 'delivered' | 'withdrawn'
+  said: string | null
+}
+export interface Receipt {
+  receipt: string
+  at: string | null
+  files: number
+}
+export interface OnItsWay {
+  state: 'waiting' | 'going' | 'refused'
+  trouble: string | null
 }
 
 export interface Difference {

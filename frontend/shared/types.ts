@@ -5,6 +5,9 @@ import type { Difference } from './shapes'
 export type {
   Alignment,
   Client,
+  ClientServer,
+  Offer,
+  SignIn,
   ClientPage,
   Delivery,
   Document as DocumentRow,
@@ -28,6 +31,7 @@ export type {
   TermCandidate,
   MachineRequest,
   MachineService,
+  RemoteKey,
   TermVersion,
   TermbasePage,
   TermEntry,

@@ -26,7 +26,8 @@ export function SignIn() {
     event.preventDefault()
     setBusy(true)
     try {
-      await api.post(making ? '/users' : '/session', fields)
+      const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+      await (making ? api.post('/users', { ...fields, time_zone }) : api.post('/session', fields))
       window.location.reload()
     } catch (error) {
       setFault((error as Error).message)

@@ -27,6 +27,7 @@ export function Entries({ termbase, search, found, attempt, remove, onNarrow, on
   const { t } = useTranslation()
   const [adding, setAdding] = useState(false)
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set())
+  const reading = termbase.right === 'read'
   const pages = found.data?.pages ?? []
   const entries = pages.flatMap((page) => page.entries)
   const total = pages[0]?.total ?? 0
@@ -56,9 +57,11 @@ export function Entries({ termbase, search, found, attempt, remove, onNarrow, on
             </>
           )}
         </span>
-        <button type="button" className="link" onClick={() => setAdding(true)}>
-          {t('termbases.newEntry')}
-        </button>
+        {!reading && (
+          <button type="button" className="link" onClick={() => setAdding(true)}>
+            {t('termbases.newEntry')}
+          </button>
+        )}
       </div>
       {adding && (
         <EntryForm
@@ -86,7 +89,7 @@ export function Entries({ termbase, search, found, attempt, remove, onNarrow, on
         {entries.map((entry) => (
           <EntryRow
             key={entry.id}
-            {...{ entry, attempt }}
+            {...{ entry, attempt, reading }}
             chosen={chosen.has(entry.id)}
             onChoose={(on) => choose(entry.id, on)}
             onDelete={() => remove([entry.id])}

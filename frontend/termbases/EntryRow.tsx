@@ -10,12 +10,14 @@ import { changeEntry } from './queries'
 interface Props {
   entry: TermEntry
   chosen: boolean
+  // Was the termbase given to her to read only?
+  reading: boolean
   attempt: (work: () => Promise<unknown>) => void
   onChoose: (on: boolean) => void
   onDelete: () => void
 }
 
-export function EntryRow({ entry, chosen, attempt, onChoose, onDelete }: Props) {
+export function EntryRow({ entry, chosen, reading, attempt, onChoose, onDelete }: Props) {
   const { t } = useTranslation()
   const [editing, setEditing] = useState(false)
   const first = entry.sections[0]?.terms[0]?.text ?? ''
@@ -39,15 +41,18 @@ export function EntryRow({ entry, chosen, attempt, onChoose, onDelete }: Props) 
     )
   return (
     <li className={chosen ? 'entry chosen' : 'entry'}>
-      <Checkbox
-        aria-label={t('termbases.choose', { term: first })}
-        checked={chosen}
-        onChange={(event) => onChoose(event.target.checked)}
-      />
+      {!reading && (
+        <Checkbox
+          aria-label={t('termbases.choose', { term: first })}
+          checked={chosen}
+          onChange={(event) => onChoose(event.target.checked)}
+        />
+      )}
       <button
         type="button"
         className="entry-text"
         aria-label={t('termbases.editEntry', { term: first })}
+        disabled={reading}
         onClick={() => setEditing(true)}
       >
         <Sections sections={entry.sections} />

@@ -6,6 +6,7 @@ import { number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { TermbasePage } from '../shared/types'
+import { Keys } from '../remote/Keys'
 import { Sharing } from '../sharing/Sharing'
 import { BringTerms } from './BringTerms'
 import { termsAddress } from './queries'
@@ -53,6 +54,7 @@ export function TermbaseHead({ termbase, attempt, part }: Props) {
         </span>
       </p>
       <Sharing kind="termbase" item={termbase} />
+      {termbase.right === 'own' && <Keys kind="termbase" id={termbase.id} />}
       <nav className="parts" aria-label={t('termbases.parts.title')}>
         {PARTS.map((one) => (
           <Link

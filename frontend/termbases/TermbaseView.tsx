@@ -3,6 +3,8 @@
 import { useDeferredValue, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams, useSearchParams } from 'react-router'
+import { FarTermbase } from '../remote/FarTermbase'
+import { api } from '../shared/api'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import { useAct } from '../shared/useAct'
@@ -40,6 +42,17 @@ export function TermbaseView() {
       await work()
       await refresh()
     })
+  if (termbase.remote)
+    return (
+      <Frame>
+        <FarTermbase
+          termbase={termbase}
+          source={termbase.remote}
+          onRename={(name) => attempt(() => api.patch(`/termbases/${id}`, { name }))}
+          onChanged={refresh}
+        />
+      </Frame>
+    )
   const remove = (ids: number[]) =>
     attempt(async () => {
       const done = await deleteEntries(id, ids)

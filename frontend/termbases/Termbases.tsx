@@ -11,6 +11,7 @@ import { Failure, Waiting } from '../shared/Notices'
 import { makeTermbase, useTermbases } from '../shared/termbases'
 import type { Termbase } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { AttachRemote } from '../remote/AttachRemote'
 import { Offered } from '../sharing/Offered'
 import './termbases.css'
 
@@ -43,6 +44,9 @@ export function Termbases() {
           <li>
             <NewTermbase attempt={attempt} />
           </li>
+          <li>
+            <AttachRemote kind="termbase" onAttached={() => termbases.refetch()} />
+          </li>
         </ul>
       </div>
     </Frame>
@@ -55,6 +59,7 @@ function Line({ termbase, attempt }: { termbase: Termbase; attempt: Work }) {
     t('termbases.entries', { count: termbase.entries, entries: number(termbase.entries) }),
     ...termbase.languages.map(languageName),
     termbase.client,
+    termbase.remote && t('remote.on', { server: termbase.remote.server }),
   ]
   return (
     <li className="termbase-line">

@@ -6,6 +6,7 @@ import { api } from '../shared/api'
 import { shortDate, time } from '../shared/i18n'
 import type { Agenda } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { Offers } from '../servers/Offers'
 import { DropHere, type useInto } from './DropHere'
 import { Templates } from './Templates'
 import type { Start } from './useNewBrief'
@@ -23,6 +24,7 @@ export function Briefs({ briefs, sending, start, into, refresh }: Props) {
   return (
     <aside className="side">
       <DropHere {...{ sending, start, into }} />
+      <Offers />
       <Templates start={start} />
       {briefs.length > 0 && (
         <>

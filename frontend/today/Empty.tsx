@@ -1,6 +1,7 @@
 // Today before there is any work: the page itself is the place to drop files, and says what happens next.
 import { useTranslation } from 'react-i18next'
 import type { SendingState } from '../brief/useSending'
+import { Offers } from '../servers/Offers'
 import { DropHere, type useInto } from './DropHere'
 import { Templates } from './Templates'
 import type { Start } from './useNewBrief'
@@ -24,6 +25,7 @@ export function Empty({ sending, start, into }: Props) {
         ))}
       </ol>
       <DropHere {...{ sending, start, into }} whole />
+      <Offers />
       <Templates start={start} />
     </section>
   )

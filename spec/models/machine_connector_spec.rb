@@ -40,7 +40,7 @@ RSpec.describe Machine::Connector, :stand_in do
       { garble: "nothing" } => "machine-failed", { garble: "count" } => "machine-answer",
       { fail: 400 } => "machine-failed" }.each do |how, key|
       behave(how)
-      described_class.broken.clear
+      OutsideCall.broken.clear
       expect(refusal.first).to start_with(key), how.to_s
     end
     behave({})
@@ -62,11 +62,11 @@ RSpec.describe Machine::Connector, :stand_in do
     behave(fail: 503)
     before = asked
     expect(refusal.last).to include("status 503")
-    expect(asked - before).to eq(1 + described_class::WAITS.size)
+    expect(asked - before).to eq(1 + OutsideCall::WAITS.size)
     refusal
     expect(refusal.first).to eq("machine-resting")
     behave({})
-    described_class.broken.clear
+    OutsideCall.broken.clear
     expect(refusal).to be_nil
   end
 end

@@ -94,6 +94,20 @@ RSpec.describe "Sharing" do
     expect(memory.units.first.author).to eq("Anneke Vos")
   end
 
+  it "let both write one unit: the later wording stands, the earlier stays in its history with its author" do
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Load", target: "Caricare", attributes: {})])
+    unit = memory.units.first
+    accept(give(memory, may: "write"))
+    [[ines, "Carica"], [anneke, "Caricate"]].each do |user, target|
+      as(user)
+      patch "/api/units/#{unit.id}", params: { target: target }, as: :json
+    end
+    expect(unit.reload).to have_attributes(target: "Caricate", changed_by: "Anneke Vos")
+    get "/api/units/#{unit.id}"
+    expect(body["versions"].map { |one| one.values_at("target", "author") })
+      .to eq([["Caricare", nil], ["Carica", ines.name]])
+  end
+
   it "hold for termbases" do
     share = give(termbase)
     accept(share)

@@ -29,7 +29,8 @@ Capybara.enable_aria_label = true
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
-    ended_sessions shares alignment_edits alignments
+    sign_ins sendings remote_answers remote_sources remote_keys server_projects client_servers
+    shares alignment_edits alignments
     review_passages review_changes notes review_rounds let_stands checked_segments machine_requests
     machine_answers machine_services own_words
     term_candidates term_entry_versions

@@ -1,6 +1,8 @@
-# The stand-in for a machine translation service, running beside the specs that ask for it.
+# The stand-ins for services and servers of others, running beside the specs that ask for them.
 require "puma"
 require "puma/server"
+require Rails.root.join("standin/public_memory")
+require Rails.root.join("standin/agency")
 require Rails.root.join("standin/server")
 require Rails.root.join("standin/knowledge")
 
@@ -10,15 +12,21 @@ module WithStandIn
   class << self
     # Begun once, for all specs.
     def port
-      @port ||= begin
-        server = Puma::Server.new(StandIn::Server.new(engine, KEY), nil, max_threads: 2,
-          log_writer: Puma::LogWriter.null)
-        port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
-        server.run
-        at_exit { server.stop(true) }
-        port
-      end
+      @port ||= serve(StandIn::Server.new(engine, KEY))
     end
+
+    # Begun for a spec, and stopped by whoever wants to. Returns the port.
+    def serve(program)
+      server = Puma::Server.new(program, nil, max_threads: 4, log_writer: Puma::LogWriter.null)
+      port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
+      server.run
+      at_exit { server.stop(true) }
+      port
+    end
+
+    # Addresses of stand-ins of their own: a public memory, a client’s server.
+    def public_memory = "http://127.0.0.1:#{serve(StandIn::PublicMemory.new(KEY))}"
+    def agency = "http://127.0.0.1:#{serve(StandIn::Agency.new(KEY))}"
 
     private
 
@@ -38,7 +46,7 @@ end
 RSpec.configure do |config|
   config.include WithStandIn, :stand_in
   config.before(:each, :stand_in) do
-    Machine::Connector.broken.clear
+    OutsideCall.broken.clear
     behave({})
   end
 end

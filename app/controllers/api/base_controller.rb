@@ -77,10 +77,10 @@ module Api
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
 
     # A memory or termbase, hers or given to her: to be read where nothing is asked to be changed, else to be
-    # written in.
+    # written in, which one on another server is not by this way.
     def reached(kind, id, writing: !request.get?)
       found = current_user.access.readable(kind).find(id)
-      writing ? current_user.access.writable!(found) : found
+      writing ? current_user.access.writable!(found).here! : found
     end
 
     # One that is given to her but not hers says so.

@@ -1,4 +1,5 @@
-# A forgotten password: a link to set a new one goes into the log of the server, and is good for a while.
+# A forgotten password: a link to set a new one is mailed, or where no mail is set up goes into the log of the
+# server. It is good for a while.
 module Api
   class PasswordResetsController < BaseController
     skip_before_action :require_user
@@ -11,7 +12,7 @@ module Api
       user = User.find_by(email: params[:email].to_s.strip.downcase)
       if user
         link = "#{request.base_url}/new-password/#{user.generate_token_for(:password_reset)}"
-        Rails.logger.warn("A new password for #{user.email} can be set at #{link}")
+        send_or_log(user, link)
       end
       head :accepted
     end
@@ -24,6 +25,14 @@ module Api
       user.end_sessions
       begin_session(user)
       answer(UserResource.new(user))
+    end
+
+    private
+
+    def send_or_log(user, link)
+      return AccountMailer.new_password(user, link).deliver_later if AccountMailer.sends?
+
+      Rails.logger.warn("A new password for #{user.email} can be set at #{link}")
     end
   end
 end

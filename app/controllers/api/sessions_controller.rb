@@ -20,7 +20,7 @@ module Api
     end
 
     def destroy
-      EndedSession.end(session[:token])
+      SignIn.end(session[:token])
       reset_session
       head :no_content
     end

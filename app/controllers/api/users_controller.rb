@@ -7,7 +7,7 @@ module Api
       with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
 
     def create
-      user = User.create!(params.permit(:name, :email, :password).reverse_merge(password: ""))
+      user = User.create!(params.permit(:name, :email, :password, :time_zone).reverse_merge(password: ""))
       begin_session(user)
       answer(UserResource.new(user), status: :created)
     end

@@ -72,7 +72,7 @@ class HandOver::Out
   # A match from so much on goes along.
   LEAST = 70
   def matches_in(memory)
-    lookup = Glossema::Matching::Lookup.new([Memory::Store.new(memory)])
+    lookup = Glossema::Matching::Lookup.new([memory.store])
     @segments.uniq(&:source_key).flat_map { |segment|
       query = segment.query(nil, nil, of: @project)
       lookup.matches(query, threshold: LEAST).map { |match| match.candidate.id }

@@ -22,6 +22,15 @@ class Memory::Concordance
     { hits: hits.first(LIMIT), more: hits.size > LIMIT }
   end
 
+  # Units that another server found, as hits.
+  def of_server(units, name)
+    units.map do |unit|
+      hit(Glossema::Content.plain(unit.source), Glossema::Content.plain(unit.target), unit.target,
+        kind: "memory", memory: name, unit: nil, author: unit.author, client: unit.client,
+        subject: unit.subject, project: unit.project, changed_at: unit.changed_at)
+    end
+  end
+
   private
 
   def of_memories

@@ -26,6 +26,8 @@ module Memory::Learning
   # used; else one is made, also beside others of the same source: those are kept apart by what stands around
   # them.
   def learn(segment, by:)
+    return remote.learn(segment, by: by) if remote
+
     writer = Memory::Writer.new(self)
     attributes = unit_attributes(segment, by)
     unit = own_unit(segment)
@@ -55,6 +57,8 @@ module Memory::Learning
 
   # Takes in a sentence that runs over several cues; one it took in before reads as it does now.
   def learn_sentence(sentence, by:)
+    return if remote
+
     first = sentence.segments.first
     writer, source, target = Memory::Writer.new(self), *sentence.written
     about = { **unit_attributes(first, by), target: target, key: sentence.key, previous_hash: nil,
@@ -64,6 +68,20 @@ module Memory::Learning
     return if units.exists?(source_hash: MemoryUnit.hash_of(source), target: target)
 
     writer.add({ source: source, author: by.name, created_at: Time.current, **about })
+  end
+
+  # Takes in a unit that came by a key. One that came with this id before is what it says now, and the history
+  # keeps what it was. Returns whether anything is new.
+  def learn_from_outside(unit, key)
+    own = unit.id.present? ? units.find_by(outside_id: "#{key.id}:#{unit.id}") : nil
+    attributes = outside_attributes(unit, key)
+    return own.target != unit.target && rewrite(own, attributes, Memory::Writer.new(self), nil) if own
+
+    hash = MemoryUnit.hash_of(unit.source)
+    return false if units.exists?(source_hash: hash, target: unit.target)
+
+    Memory::Writer.new(self).add({ source: unit.source, author: attributes[:changed_by],
+      created_at: Time.current, **attributes }) && true
   end
 
   # Takes in pairs at once, found by lookups when this returns. The same source and target is never doubled.
@@ -92,6 +110,15 @@ module Memory::Learning
       updated_at: changed || made || Time.current,
       origin: given["origin"] || "imported",
       **given.slice(*ABOUT_PAIRS).symbolize_keys
+    }
+  end
+
+  def outside_attributes(unit, key)
+    {
+      target: unit.target, changed_by: unit.author.presence || key.name, origin: unit.origin || "typed",
+      outside_id: unit.id.presence && "#{key.id}:#{unit.id}", updated_at: Time.current,
+      previous_hash: Glossema::Remote.number(unit.previous), next_hash: Glossema::Remote.number(unit.next),
+      **unit.to_h.slice("client", "subject", "project", "file", "key").symbolize_keys
     }
   end
 

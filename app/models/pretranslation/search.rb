@@ -20,6 +20,7 @@ class Pretranslation::Search
   # ids: of segments. Returns {id => {"target", "kind", "score", "memory", "unit"}} of those that get
   # something, or nil when the block, which is given how many are done, answered :stop.
   def run(ids, &progress)
+    Segment::Elsewhere.fetch(@project, @project.segments.where(id: ids).to_a)
     return found(ids, &progress) if ids.size < APART || SharedOut.cores < 2
 
     all, done = {}, 0

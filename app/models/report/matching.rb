@@ -24,8 +24,9 @@ class Report::Matching
   # segments: of the project, in order. Yields how many are done; returns [[Content, Found or nil, band with
   # likeness inside where processes worked it out] …], or nil when the block answered :stop.
   def rows(segments, &progress)
-    return segments.map { |segment| [segment.source_content, nil] } if @stores.empty?
+    return segments.map { |segment| [segment.source_content, nil] } if @stores.empty? || segments.empty?
 
+    Segment::Elsewhere.fetch(@project, segments)
     many = segments.map(&:source).uniq.size >= APART
     return side_by_side(segments, &progress) if many && SharedOut.cores > 1
 
@@ -76,7 +77,7 @@ class Report::Matching
     @lookup ||=
       begin
         memories = Memory.where(id: @stores.map(&:first)).index_by(&:id)
-        known = @stores.filter_map { |id, penalty| memories[id] && Memory::Store.new(memories[id], penalty) }
+        known = @stores.filter_map { |id, penalty| memories[id]&.store(penalty) }
         Glossema::Matching::Lookup.new(known)
       end
   end

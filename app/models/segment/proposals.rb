@@ -17,8 +17,10 @@ class Segment::Proposals
   # A match of the core as it is shown.
   def self.row(match)
     unit, attributes = match.candidate, match.candidate.attributes
+    # A unit on another server has no number here.
+    far = unit.memory.is_a?(RemoteSource::Store)
     {
-      id: "m#{unit.id}",
+      id: far ? "r#{unit.memory.id}-#{unit.id}" : "m#{unit.id}",
       kind: match.kind,
       score: match.score,
       raw: match.raw,
@@ -29,7 +31,7 @@ class Segment::Proposals
       source: unit.source.text,
       memory: unit.memory.name,
       memory_id: unit.memory.id,
-      unit: unit.id,
+      unit: far ? nil : unit.id,
       origin: attributes["origin"],
       differences: match.differences.map { |difference| difference.to_h },
       author: attributes["changed_by"].presence || attributes["author"],

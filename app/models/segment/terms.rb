@@ -11,7 +11,7 @@ class Segment::Terms
   #  carried: [{from:, to:, kind:, source:, target:, may_be_word:}]}
   def to_h
     {
-      terms: found.uniq { |row| row.values_at(:from, :to, :entry_id) },
+      terms: found.uniq { |row| row.values_at(:from, :to, :entry_id, :targets) },
       carried: carried.map { |one| { **one.to_h, may_be_word: one.may_be_word? } }
     }
   end
@@ -19,15 +19,28 @@ class Segment::Terms
   private
 
   def found
-    @project.attached_termbases.usable.includes(:termbase).flat_map do |row|
-      Termbase::Finders.of(row.termbase, @project.source_lang).find(@text).map { |one| term(one, row.termbase) }
+    @project.attached_termbases.usable.includes(termbase: :remote).flat_map do |row|
+      in_termbase(row.termbase).map { |one| term(one, row.termbase) }
     end.sort_by { |row| [row[:from], -row[:to]] }
+  end
+
+  # What one on another server answered, as far as it was asked.
+  def in_termbase(termbase)
+    return Termbase::Finders.of(termbase, @project.source_lang).find(@text) unless termbase.remote
+
+    digest = RemoteAnswer.digest("terms", [@project.source_lang, @project.target_lang], @text)
+    RemoteAnswer.known(termbase.remote, [digest])[digest].to_a.map do |found|
+      entry = Glossema::Terms::Entry.from_data(found["entry"])
+      term = entry.terms.find { |one| one.text == found["term"] } || entry.terms.first
+      Glossema::Terms::Found.new(found["from"], found["to"], term, entry)
+    end
   end
 
   def term(one, termbase)
     terms = one.entry.in(@project.target_lang).flat_map(&:terms).sort_by(&:rank)
     {
-      from: one.from, to: one.to, term: one.term.written, entry_id: one.entry.id, termbase: termbase.name,
+      from: one.from, to: one.to, term: one.term.written, termbase: termbase.name,
+      entry_id: termbase.remote ? nil : one.entry.id,
       targets: terms.map { |term| target(term) }
     }
   end

@@ -4,6 +4,8 @@ import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
 import { KEYS, proposalKey, shown } from '../../shared/keys'
 import type { Project, Proposal, Segment } from '../../shared/types'
+import type { FarSource } from '../elsewhere'
+import { Quietly } from '../Quietly'
 import { Offer } from './Offer'
 import { Score } from './Score'
 import { markedWords } from './useTaking'
@@ -16,10 +18,12 @@ interface Props {
   searching: boolean
   // Why the machine gave nothing.
   trouble: string | null
+  elsewhere: FarSource[]
   onTake: (number: number) => void
 }
 
-export function Proposals({ proposals, segment, project, chosen, searching, trouble, onTake }: Props) {
+export function Proposals(props: Props) {
+  const { proposals, segment, project, chosen, searching, trouble, elsewhere, onTake } = props
   const { t } = useTranslation()
   const now = proposals[chosen]
   const ofSource = proposals.length ? 'translate.asItStands' : 'translate.noProposals'
@@ -50,6 +54,7 @@ export function Proposals({ proposals, segment, project, chosen, searching, trou
           </span>
         </li>
       </ol>
+      <Quietly sources={elsewhere} />
       <span className="hidden-text" role="status">
         {now &&
           t('translate.chosenNow', {

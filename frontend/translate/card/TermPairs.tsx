@@ -21,9 +21,10 @@ export function TermPairs({ pairs, onPut, onEntry }: Props) {
             type="button"
             tabIndex={-1}
             className="quiet"
-            aria-label={t('terms.open', { term: pair.term })}
+            aria-label={pair.entry === null ? undefined : t('terms.open', { term: pair.term })}
+            title={pair.entry === null ? pair.termbase : undefined}
             onMouseDown={(event) => event.preventDefault()}
-            onClick={() => onEntry(pair.entry)}
+            onClick={() => pair.entry !== null && onEntry(pair.entry)}
           >
             {pair.term}
           </button>{' '}

@@ -5,7 +5,8 @@ import type { Marked } from '../../shared/Written'
 // One row for each thing a term stands for: alike ones of several termbases are one.
 export interface Pair {
   term: string
-  entry: number
+  // None where it is in a termbase of another server.
+  entry: number | null
   termbase: string
   usable: { text: string; at_start: string }[]
   avoid: { text: string; status: string | null; note: string | null }[]

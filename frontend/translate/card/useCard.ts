@@ -30,7 +30,7 @@ export function useCard({ segment, store, project, onSay, ref }: Parts) {
   const target = useRef<TargetHandle>(null)
   const { put, show, changed, confirm } = useWriting(segment, store, target)
   const own = useProposals({ segment, project, target, put })
-  const { given, trouble, searching } = own
+  const { given, trouble, searching, elsewhere } = own
   const sentence = useSentence({ segment, store, put, say: onSay })
   const proposals = withSentence(own.proposals, sentence.proposals)
   const putDivided = (text: string, origin: Origin) => void sentence.putDivided(text, origin)
@@ -79,6 +79,6 @@ export function useCard({ segment, store, project, onSay, ref }: Parts) {
     firstEntry: () => terms.pairs[0]?.entry ?? null,
   }))
 
-  const offered = { proposals, trouble, searching, chosen, take }
+  const offered = { proposals, trouble, elsewhere, searching, chosen, take }
   return { target, pending, show, changed, offered, terms, spelling, completion }
 }

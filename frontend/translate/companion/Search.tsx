@@ -4,8 +4,10 @@ import { useDeferredValue, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { MenuInPlace } from '../../shared/parts/MenuInPlace'
 import type { Project, Segment } from '../../shared/types'
+import { Hits } from '../../shared/parts/Hits'
 import { isEnough, useConcordance } from '../queries'
-import { Hits } from './Hits'
+import { useFarConcordance, withFar } from '../elsewhere'
+import { Quietly } from '../Quietly'
 import type { Asked } from './useCompanion'
 
 const SIDES = ['source', 'target']
@@ -26,6 +28,7 @@ export function Search({ project, asked, open, onInsert, onOpen }: Props) {
   const [way, setWay] = useState('phrase')
   const wanted = useDeferredValue(text.trim())
   const found = useConcordance(project.id, { text: wanted, side, way })
+  const far = useFarConcordance(project.id, { text: wanted, side, way })
   return (
     <div className="search-view">
       <Input
@@ -54,11 +57,12 @@ export function Search({ project, asked, open, onInsert, onOpen }: Props) {
         />
       </p>
       <Hits
-        found={isEnough(wanted) ? found.data : undefined}
-        project={project}
+        found={isEnough(wanted) && found.data ? withFar(found.data, far.data) : undefined}
+        languages={project}
         onInsert={open ? onInsert : undefined}
         onOpen={onOpen}
       />
+      <Quietly sources={far.data?.sources} />
     </div>
   )
 }

@@ -1,4 +1,4 @@
-# Texts held in memory that can be looked up like those of a translation memory: each is its own translation.
+# Texts held in memory that can be looked up like those of a translation memory.
 # Answers what Lookup asks of a memory.
 module Glossema
   module Matching
@@ -12,7 +12,7 @@ module Glossema
       # language_pair: [source tag, target tag]
       def initialize(language_pair)
         @language_pair = language_pair
-        @contents, @units, @signatures, @places = [], [], [], {}
+        @contents, @targets, @attributes, @units, @signatures, @places = [], [], [], [], [], {}
         @postings = Hash.new { |all, gram| all[gram] = [] }
       end
 
@@ -22,14 +22,17 @@ module Glossema
       def name = nil
       def penalty = 0
 
-      # Takes in a Content; the same one again changes nothing.
-      def add(content)
+      # Takes in a Content; the same one again changes nothing. A text is its own translation where none is
+      # given.
+      def add(content, target: content, attributes: {})
         written = content.written
         return if @places.key?(written)
 
         place = @places[written] = @contents.size
         entry = Grams.entry(content.text)
         @contents << content
+        @targets << target
+        @attributes << attributes
         @signatures << entry.signature
         entry.grams.unpack("L*").each { |gram| @postings[gram] << place }
       end
@@ -49,8 +52,8 @@ module Glossema
         Candidate.new(
           id: place,
           source: content,
-          target: content,
-          attributes: {},
+          target: @targets[place],
+          attributes: @attributes[place],
           guess: guess,
           known_units: units
         )

@@ -1,17 +1,18 @@
 // What was found for words: each with its translation, where it is from, and a way to take it.
 import { useTranslation } from 'react-i18next'
-import { fullDate } from '../../shared/i18n'
-import type { Hit, Project } from '../../shared/types'
+import { fullDate } from '../i18n'
+import type { Hit, Project } from '../types'
 
 interface Props {
   found?: { hits: Hit[]; more: boolean }
-  project: Project
+  languages: Pick<Project, 'source_lang' | 'target_lang'>
   // Not there while no segment is open.
   onInsert?: (value: string) => void
-  onOpen: (id: number) => void
+  // Not there where there are no hits of a project.
+  onOpen?: (id: number) => void
 }
 
-export function Hits({ found, project, onInsert, onOpen }: Props) {
+export function Hits({ found, languages, onInsert, onOpen }: Props) {
   const { t } = useTranslation()
   if (!found) return <p className="quiet">{t('companion.searchEmpty')}</p>
   const { hits, more } = found
@@ -27,12 +28,12 @@ export function Hits({ found, project, onInsert, onOpen }: Props) {
         {t(more ? 'companion.hitsMore' : 'companion.hits', { count: hits.length })}
       </p>
       <ol className="hits">
-        {hits.map((hit) => (
-          <li key={`${hit.kind}${hit.unit ?? hit.segment}`}>
-            <p className="reading" lang={project.source_lang ?? undefined}>
+        {hits.map((hit, index) => (
+          <li key={`${hit.kind}${hit.unit ?? hit.segment ?? `far${index}`}`}>
+            <p className="reading" lang={languages.source_lang ?? undefined}>
               <Marks text={hit.source} marks={hit.side === 'source' ? hit.marks : []} />
             </p>
-            <p className="reading target" lang={project.target_lang ?? undefined}>
+            <p className="reading target" lang={languages.target_lang ?? undefined}>
               <Marks text={hit.target} marks={hit.side === 'target' ? hit.marks : []} />
             </p>
             <p className="small quiet">
@@ -46,11 +47,11 @@ export function Hits({ found, project, onInsert, onOpen }: Props) {
   )
 }
 
-function From({ hit, onOpen }: { hit: Hit; onOpen: (id: number) => void }) {
+function From({ hit, onOpen }: Pick<Props, 'onOpen'> & { hit: Hit }) {
   const { t } = useTranslation()
   if (hit.kind === 'project')
     return (
-      <button type="button" className="plain-link" onClick={() => hit.segment && onOpen(hit.segment)}>
+      <button type="button" className="plain-link" onClick={() => hit.segment && onOpen?.(hit.segment)}>
         {t('companion.here', { number: hit.position, file: hit.file })}
       </button>
     )

@@ -1,0 +1,19 @@
+# What servers of her clients offer; one of it opened as a brief.
+module Api
+  class OffersController < BaseController
+    # What is known now; servers that were not asked for a while are asked in the background.
+    def index
+      ClientServer.look_for(current_user)
+      servers = current_user.client_servers
+      offers = ServerProject.offered.where(server: servers).includes(server: :client).order(:id)
+      render json: { offers: OfferResource.new(offers).to_h,
+                     troubles: servers.where.not(trouble: nil).pluck(:trouble) }
+    end
+
+    # Opens it.
+    def update
+      offer = ServerProject.where(server: current_user.client_servers).find(params[:id])
+      render json: { project_id: offer.open.id }
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# Memories and termbases on other servers: attached, and how they are used.
+module Api
+  class RemoteSourcesController < BaseController
+    # params: kind, address, key, ref; name; source_lang, target_lang; writes.
+    def create
+      pair = params.values_at(:source_lang, :target_lang).compact_blank.presence
+      source = RemoteSource.attach(params.require(:kind), by: current_user, address: params.require(:address),
+        key: params[:key].to_s, ref: params.require(:ref), name: params[:name], pair: pair,
+        writes: params[:writes] == true)
+      render json: { id: source.item_id }, status: :created
+    end
+
+    # params: address, key, writes.
+    def update
+      RemoteSource::Speaker.new(params[:address], nil) if params.key?(:address)
+      source.update!(params.permit(:address, :key, :writes).compact_blank.merge(params.permit(:writes)))
+      source.sendings.refused.each(&:again)
+      answer(RemoteSourceResource.new(source))
+    end
+
+    private
+
+    def source = @source ||= current_user.remote_sources.find(params[:id])
+  end
+end

@@ -1,0 +1,21 @@
+# What a server says it holds: before something of it is attached, and of what is attached.
+module Api
+  class RemoteTrialsController < BaseController
+    # params: address, key; or of what is attached: remote_source_id.
+    def create
+      return test_again if params[:remote_source_id]
+
+      speaker = RemoteSource::Speaker.new(params.require(:address), params[:key])
+      described = speaker.describe
+      render json: { server: described.name, items: described.items.map(&:to_h) }
+    end
+
+    private
+
+    def test_again
+      source = current_user.remote_sources.find(params[:remote_source_id])
+      source.test
+      answer(RemoteSourceResource.new(source))
+    end
+  end
+end

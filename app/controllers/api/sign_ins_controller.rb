@@ -1,0 +1,18 @@
+# Where she is signed in; any of it can be ended from here.
+module Api
+  class SignInsController < BaseController
+    def index
+      answer(SignInResource.new(current_user.sign_ins.live.order(used_at: :desc),
+        params: { current: sign_in&.id }))
+    end
+
+    def destroy
+      current_user.sign_ins.find(params[:id]).destroy!
+      head :no_content
+    end
+
+    private
+
+    def sign_in = SignIn.of(session[:token])
+  end
+end

@@ -1,0 +1,27 @@
+// Servers of clients and what they offer: what is asked of our own server.
+import { useQuery } from '@tanstack/react-query'
+import { api } from '../shared/api'
+import { keys } from '../shared/queryKeys'
+import type { ClientServer, Offer } from '../shared/types'
+
+export const useServers = (client: number) =>
+  useQuery({
+    queryKey: keys.servers(client),
+    queryFn: () => api.get<ClientServer[]>(`/clients/${client}/servers`),
+  })
+export const addServer = (client: number, fields: { address: string; key: string }) =>
+  api.post<ClientServer>(`/clients/${client}/servers`, fields)
+export const changeServer = (id: number, fields: { address?: string; key?: string }) =>
+  api.patch<ClientServer>(`/client_servers/${id}`, fields)
+export const dropServer = (id: number) => api.delete(`/client_servers/${id}`)
+
+// Looked for now and then while Today is open.
+const AGAIN = 30_000
+export const useOffers = () =>
+  useQuery({
+    queryKey: keys.offers,
+    queryFn: () => api.get<{ offers: Offer[]; troubles: string[] }>('/offers'),
+    refetchOnMount: 'always',
+    refetchInterval: AGAIN,
+  })
+export const openOffer = (id: number) => api.patch<{ project_id: number }>(`/offers/${id}`)

@@ -1,0 +1,18 @@
+// What is not to disturb: servers that are still being asked, and those that gave nothing and why.
+import { useTranslation } from 'react-i18next'
+import type { FarSource } from './elsewhere'
+
+export function Quietly({ sources }: { sources: FarSource[] | undefined }) {
+  const { t } = useTranslation()
+  const said = (sources ?? []).filter((one) => one.state !== 'answered')
+  if (!said.length) return null
+  return (
+    <p className="quietly small quiet" role="status">
+      {said
+        .map(({ name, state, said: why }) =>
+          state === 'asking' ? t('remote.asking', { name }) : `${name}: ${why}`,
+        )
+        .join(' · ')}
+    </p>
+  )
+}

@@ -1,0 +1,142 @@
+# Who may do what: every route of the application as its owner, as a colleague who may write or read, as a
+# stranger, and signed out.
+RSpec.describe "Who may what" do
+  let(:owner) { make_user }
+  let(:all) { Everything.new(owner) }
+
+  # What colleagues may do with a memory or termbase that was given to them: read, write, or only its owner.
+  # Everything that is not here is nobody’s but hers.
+  SHARED_WORK = {
+    "memories" => { "show" => :read, "update" => :own, "destroy" => :own },
+    "memory_exchanges" => { "show" => :read, "create" => :write },
+    "memory_tables" => { "create" => :write },
+    "memory_units" => { "index" => :read, "show" => :read, "update" => :write },
+    "facets" => { "show" => :read }, "tidies" => { "show" => :read },
+    "memory_changes" => { "index" => :read, "create" => :write, "update" => :write, "destroy" => :write },
+    "termbases" => { "show" => :read, "update" => :own, "destroy" => :own },
+    "term_entries" => { "index" => :read, "show" => :read, "create" => :write, "update" => :write },
+    "term_deletions" => { "create" => :write }, "term_edits" => { "create" => :write },
+    "term_exchanges" => { "show" => :read, "create" => :write }, "term_tables" => { "create" => :write },
+    "term_versions" => { "index" => :read },
+    "term_pictures" => { "show" => :read, "update" => :write, "destroy" => :write },
+    "termbase_acts" => { "index" => :read, "show" => :read, "destroy" => :write },
+    "term_candidates" => { "index" => :read, "create" => :write, "update" => :write },
+    "shares" => { "index" => :own, "create" => :own }, "remote_keys" => { "index" => :own, "create" => :own }
+  }.freeze
+  # Addresses with a number that names nothing of a person, and those that whoever has no account needs.
+  OPEN = %w[
+    password_resets#create password_resets#update invitations#show session#create sessions#create users#create
+  ].freeze
+  # The whole of it, hers and nobody’s.
+  BODY = { target: "x", files: ["x"], file: "x", text: "x", at: 1, kind: "delete", groups: [], ids: [1],
+           name: "x", email: "new@somebody.example", address: "http://127.0.0.1:9", candidates: [] }.freeze
+
+  # [verb, address, controller, action] of every route: a new one is here at once, and fails until it can be
+  # told whose number it takes.
+  def routes
+    found = Rails.application.routes.routes.select { |route| route.path.spec.to_s.start_with?("/api/") }
+    found.filter_map do |route|
+      controller, action = route.defaults[:controller].delete_prefix("api/"), route.defaults[:action]
+      next if OPEN.include?("#{controller}##{action}")
+
+      given = route.required_parts.to_h { |part|
+        [part, all.numbers.fetch(part == :id ? controller : part.to_s)]
+      }
+      [route.verb.downcase.to_sym, route.format(given), controller, action, given.any?]
+    end
+  end
+
+  # {[verb, address] => status, or the code of a refusal}: each as if it were the only one.
+  def answers(list)
+    list.to_h do |verb, path, *|
+      told = nil
+      ActiveRecord::Base.transaction(requires_new: true) do
+        public_send(verb, path, params: BODY, as: :json)
+        told = response.status == 422 ? body.dig("error", "code") : response.status
+        raise ActiveRecord::Rollback
+      end
+      [[verb, path], told]
+    end
+  end
+
+  def right(controller, action) = SHARED_WORK.dig(controller, action)
+
+  def colleague(may)
+    user = make_user("Anneke Vos")
+    [all.memory, all.termbase].each do |item|
+      Share.give(item, email: user.email, may: may, by: owner).update!(state: "accepted")
+    end
+    sign_in(user)
+  end
+
+  before { all.numbers }
+
+  it "asks whoever is not signed in to sign in, on every route but those that lead to an account" do
+    expect(routes.size).to be > 170
+    expect(answers(routes).reject { |_, told| told == 401 }).to eq({})
+    expect(all.project.reload.segments.pluck(:target).uniq).to eq([""])
+  end
+
+  it "is all not there for strangers" do
+    sign_in(make_user("Anneke Vos"))
+    named = routes.select(&:last)
+    expect(named.size).to be > 140
+    expect(answers(named).reject { |_, told| told == 404 }).to eq({})
+  end
+
+  it "lets those who may read read what was given to them, and nothing else" do
+    colleague("read")
+    named = routes.select(&:last)
+    told = answers(named)
+    wrong = named.reject do |verb, path, controller, action, _|
+      answer = told[[verb, path]]
+      case right(controller, action)
+      when :read then answer == 200
+      when :write then answer == "share-right"
+      when :own then answer == "share-owner"
+      else answer == 404
+      end
+    end
+    expect(wrong.map { |verb, path, *| [verb, path, told[[verb, path]]] }).to eq([])
+  end
+
+  it "lets those who may write write, and leaves the rest to the owner" do
+    colleague("write")
+    named = routes.select(&:last)
+    told = answers(named)
+    wrong = named.reject do |verb, path, controller, action, _|
+      answer = told[[verb, path]]
+      case right(controller, action)
+      when :read then answer == 200
+      when :write then [401, 403, 404, "share-right", "share-owner"].exclude?(answer)
+      when :own then answer == "share-owner"
+      else answer == 404
+      end
+    end
+    expect(wrong.map { |verb, path, *| [verb, path, told[[verb, path]]] }).to eq([])
+  end
+
+  it "keeps nothing from its owner" do
+    sign_in(owner)
+    ends = %w[sessions#destroy accounts#destroy]
+    hers = routes.reject { |_, _, controller, action, _| ends.include?("#{controller}##{action}") }
+    # What is read comes first: files that are thrown away do not come back with a transaction.
+    told = answers(hers.partition { |verb, *| verb == :get }.flatten(1))
+    barred = told.select { |_, answer|
+      [401, 403, "share-right", "share-owner"].include?(answer) || answer.to_i >= 500
+    }
+    expect(barred).to eq({})
+  end
+
+  it "lets nothing of others be attached" do
+    sign_in(other = make_user("Anneke Vos"))
+    mine = make_project(other)
+    [{ memories: [{ memory_id: all.memory.id }] }, { client_id: all.numbers["clients"] },
+     { termbases: [{ termbase_id: all.termbase.id }] }].each do |params|
+      patch "/api/projects/#{mine.id}", params: params, as: :json
+      expect(response).to have_http_status(:not_found)
+    end
+    expect([mine.reload.client_id, mine.memories.pluck(:user_id), mine.attached_termbases.count])
+      .to eq([nil, [other.id], 0])
+  end
+end
