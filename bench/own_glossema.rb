@@ -73,6 +73,9 @@ class Person
     Answer.new(599, nil)
   end
 
+  # What is downloaded.
+  def bytes(path) = @http.request(Net::HTTP::Get.new("/api#{path}", headers)).body
+
   private
 
   def headers = { "Accept" => "application/json", "X-CSRF-Token" => @token, "Cookie" => @cookie }

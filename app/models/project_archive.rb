@@ -4,11 +4,14 @@ module ProjectArchive
   class << self
     # The tables in the order in which they are written and read: {model => its records of a project}.
     def scopes(project)
-      memories = Memory.where(id: project.attachments.select(:memory_id))
-      termbases = Termbase.where(id: project.attached_termbases.select(:termbase_id))
+      # What is on other servers stays there.
+      memories = Memory.where(id: project.attachments.select(:memory_id)).where.missing(:remote)
+      termbases = Termbase.where(id: project.attached_termbases.select(:termbase_id)).where.missing(:remote)
       {
         Client => Client.where(id: project.client_id), **of_memories(memories), **of_termbases(termbases),
-        Project => Project.where(id: project.id), **of_text(project), **of_work(project)
+        Project => Project.where(id: project.id), **of_text(project), **of_work(project),
+        AttachedMemory => AttachedMemory.where(project: project, memory: memories),
+        AttachedTermbase => AttachedTermbase.where(project: project, termbase: termbases)
       }
     end
 
@@ -38,9 +41,7 @@ module ProjectArchive
     def of_work(project)
       reports = Report.where(project: project)
       deliveries, rounds = Delivery.where(project: project), ReviewRound.where(project: project)
-      { AttachedMemory => AttachedMemory.where(project: project),
-        AttachedTermbase => AttachedTermbase.where(project: project),
-        ProjectAct => ProjectAct.where(project: project), Report => reports,
+      { ProjectAct => ProjectAct.where(project: project), Report => reports,
         Quote => Quote.where(report: reports), Delivery => deliveries,
         DeliveredFile => DeliveredFile.where(delivery: deliveries), LetStand => LetStand.of(project),
         ReviewRound => rounds, ReviewChange => ReviewChange.where(review_round: rounds),

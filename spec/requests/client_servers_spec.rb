@@ -103,6 +103,9 @@ RSpec.describe "A client’s server", :stand_in do
     post "/api/projects/#{project.id}/deliveries", as: :json
     expect(response).to have_http_status(:created)
     expect([Sending.count, delivered]).to eq([0, []])
+    tell_server("withdraw", project: "hl-311", reason: "Not needed.")
+    patch "/api/offers/#{ServerProject.find_by(ref: "hl-311").id}", as: :json
+    expect(body["error"]).to include("code" => "server-withdrawn", "message" => include("Not needed."))
   end
 
   it "is told of a project that was taken back only when it is delivered there" do

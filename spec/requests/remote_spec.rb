@@ -63,6 +63,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     end
     tell_server({})
     attach(source_lang: "de", target_lang: "it")
+    expect(body["error"]["code"]).to eq("remote-pair")
     expect(said).to eq("“Open sentences, English and Italian” there does not hold de → it, but en → it.")
     attach(ref: "gone")
     expect(body["error"]["code"]).to eq("remote-refused")
@@ -134,6 +135,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     get "/api/segments/#{first.id}/elsewhere"
     expect(body["sources"].first["said"]).to include("left alone")
     expect(asked).to eq(before)
+    expect { source.test }.to raise_error(Glossema::Refused) { |e| expect(e.code).to eq("remote-resting") }
     tell_server({})
     OutsideCall.broken.clear
     RemoteSource::Desk.clear

@@ -108,6 +108,19 @@ RSpec.describe "Sharing" do
       .to eq([["Caricare", nil], ["Carica", ines.name]])
   end
 
+  it "keep what one confirmed when the other, who had confirmed the same, changes her mind" do
+    accept(give(memory, may: "write"))
+    hers, mine = [anneke, ines].map do |user|
+      make_project(user, "<p>Load the box first.</p>", name: "a.html",
+        memories: [{ "memory_id" => memory.id, "learns" => "confirm" }]).segments.first
+    end
+    hers.confirm("Caricare la cassa.", origin: { "kind" => "typed" }, by: anneke)
+    mine.confirm("Caricare la cassa.", origin: { "kind" => "typed" }, by: ines)
+    hers.confirm("Prima la cassa.", origin: { "kind" => "typed" }, by: anneke)
+    expect(memory.units.order(:target).pluck(:target, :segment_id))
+      .to eq([["Caricare la cassa.", mine.id], ["Prima la cassa.", hers.id]])
+  end
+
   it "hold for termbases" do
     share = give(termbase)
     accept(share)

@@ -20,6 +20,14 @@ RSpec.describe "Account" do
     fill_in "Password now", with: "cargo-bicycle"
     click_button "Change the password"
     expect(page).to have_text("The password is changed")
+    SignIn.create!(user: user, token: "x", used_at: 1.hour.ago, address: "203.0.113.7",
+      agent: "Mozilla/5.0 (Windows NT 10.0) Firefox/140.0")
+    page.refresh
+    expect(page).to have_css(".signed-in li", count: 2)
+    expect(page).to have_css(".signed-in li", text: "this browser")
+    expect(faults).to eq([])
+    click_button "Sign out there: Firefox, Windows"
+    expect(page).to have_css(".signed-in li", count: 1)
     click_button "Sign out everywhere"
     expect(page).to have_button("Sign in")
   end
@@ -29,7 +37,7 @@ RSpec.describe "Account" do
     visit "/"
     fill_in "Mail address", with: user.email
     click_button "Password forgotten"
-    expect(page).to have_text("its log now holds a link")
+    expect(page).to have_text("a link to set a new password is on its way")
     visit "/new-password/#{token}"
     expect(faults).to eq([])
     fill_in "New password", with: "a longer one"

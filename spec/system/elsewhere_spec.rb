@@ -3,8 +3,8 @@
 RSpec.describe "Other servers", :stand_in do
   let(:user) { make_user }
   let(:address) { WithStandIn.public_memory }
-  let(:text) do
-    "<p>Always wear a helmet.</p><p>Check the brakes now.</p><p>Ask your dealer.</p><p>Do not open the battery.</p>"
+  let(:sentences) do
+    ["Always wear a helmet.", "Check the brakes now.", "Ask your dealer.", "Do not open the battery."]
   end
 
   def tell(server, path, what) = Net::HTTP.post(URI("#{server}/#{path}"), what.to_json)
@@ -40,20 +40,20 @@ RSpec.describe "Other servers", :stand_in do
     expect(faults).to eq([])
 
     memory = user.memories.first
-    project = make_project(user, text, name: "a.html",
+    project = make_project(user, sentences.map { |one| "<p>#{one}</p>" }.join, name: "a.html",
       memories: [{ "memory_id" => memory.id, "penalty" => 2, "read_only" => true }])
     anew({})
     visit "/projects/#{project.id}/translate"
     open_segment("Always wear a helmet")
     expect(page).to have_css(".card .proposals li", text: "Open sentences, English and Italian")
     expect(page).to have_css(".card .proposals li", text: "97")
-    press(:control, "1")
+    press(:control, :shift, "1")
     eventually { expect(written).to eq("Indossare sempre il casco.") }
 
     { { slow: 4 } => "did not answer within 1 s", { fail: 503 } => "status 503",
       { garble: "html" } => "no answer to what it was asked" }.each_with_index do |(how, why), index|
       anew(how)
-      open_segment(["Check the brakes", "Ask your dealer", "Do not open"][index])
+      open_segment(sentences[index + 1])
       type("Scritto #{index}")
       expect(written).to eq("Scritto #{index}")
       expect(page).to have_css(".card .quietly", text: why)
@@ -110,12 +110,12 @@ RSpec.describe "Other servers", :stand_in do
     open_segment("Be at the quay")
     expect(page).to have_css(".card .term-pairs", text: "molo")
     expect(page).to have_css(".card .proposals", text: "Presentarsi al molo 30 minuti")
-    press(:control, "1")
+    press(:control, :shift, "1")
     press(:control, :enter)
     click_link "Deliver"
     tell(server, "behaviour", fail: 503)
     click_button "Deliver all the same"
-    expect(page).to have_text("On its way to the client’s server.")
+    expect(page).to have_text("On its way to the client’s server. 127.0.0.1 gave no answer")
     tell(server, "behaviour", {})
     click_button "Send it again"
     expect(page).to have_text("receipt HL-0001, 2 files")

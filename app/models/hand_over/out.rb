@@ -50,13 +50,17 @@ class HandOver::Out
   def memories(parts)
     return [] unless options["memories"]
 
-    @project.attachments.usable.includes(:memory).each_with_index.map do |attached, index|
+    here(@project.attachments.usable.includes(memory: :remote),
+      :memory).each_with_index.map do |attached, index|
       memory, path = attached.memory, "memories/#{index + 1}.tmx"
       parts[path] = tmx(memory)
       { "name" => memory.name, "path" => path, "source_lang" => memory.source_lang,
         "target_lang" => memory.target_lang }
     end
   end
+
+  # What is on other servers stays there.
+  def here(rows, kind) = rows.reject { |row| row.public_send(kind).remote }
 
   def tmx(memory)
     units = matching? ? memory.units.where(id: matches_in(memory)).to_a : memory.units.find_each.lazy
@@ -89,7 +93,8 @@ class HandOver::Out
   def termbases(parts)
     return [] unless options["termbases"]
 
-    @project.attached_termbases.usable.includes(:termbase).each_with_index.map do |attached, index|
+    here(@project.attached_termbases.usable.includes(termbase: :remote), :termbase)
+      .each_with_index.map do |attached, index|
       path = "terms/#{index + 1}.tbx"
       only = entries_in(attached.termbase) if matching?
       parts[path] = Termbase::Export.new(attached.termbase, only: only).bytes("tbx")

@@ -122,18 +122,18 @@ module Memory::Learning
     }
   end
 
-  # The unit a segment made. Where another segment still reads as it did, the unit is that one's from now on.
+  # The unit a segment made. Where another segment, in any project that teaches this memory, still reads as it
+  # did, the unit is that one's from now on.
   def own_unit(segment)
     unit = units.find_by(segment_id: segment.id)
     return unit if unit.nil? || unit.target == segment.target
 
-    same =
-      segment
-        .project
-        .segments
-        .where(source_key: segment.source_key, target: unit.target)
-        .where.not(id: segment.id)
-        .where.not(state: Segment::UNFINISHED)
+    teaching = attachments.where.not(learns: "never").pluck(:project_id) | [segment.project_id]
+    same = Segment
+      .where(project_id: teaching, source_key: segment.source_key, target: unit.target, locked: false)
+      .where(document_id: Document.current.select(:id))
+      .where.not(id: segment.id)
+      .where.not(state: Segment::UNFINISHED)
     other = same.first or return unit
     unit.update!(segment_id: other.id, file: other.document.name, key: other.context, **neighbours(other))
     nil
