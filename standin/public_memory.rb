@@ -30,7 +30,9 @@ module StandIn
           item("open-terms", "Open terms", %w[en it nl], kind: "termbase") => TermShelf.new(rows["terms.tsv"])
         }
         @notebook = { item("notebook", "Notebook", %w[en it], may: "write") =>
-          Shelf.new(%w[en it], [], by: NAME) }
+          Shelf.new(%w[en it], [], by: NAME),
+                      item("word-list", "Word list", %w[en it], kind: "termbase", may: "write") =>
+          TermShelf.new([%w[en it], %w[saddle sella]]) }
       end
 
       def name = NAME

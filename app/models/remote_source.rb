@@ -81,10 +81,14 @@ class RemoteSource < ApplicationRecord
     Sending.queue(self, unit, user: by)
   end
 
-  # Sends a unit that waits to go. Raises Refused "remote-…".
+  # Sends a unit or an entry that waits to go. Raises Refused "remote-…".
   def send_out(sending)
-    speaker(insist: true).learn(ref, [sending.body])
-    forget(sending.body["source"])
+    entry, to = sending.body["entry"], speaker(insist: true)
+    return to.learn(ref, [sending.body]) && forget(sending.body["source"]) unless entry
+
+    to.learn_entries(ref, [entry])
+    answers.delete_all
+    item.tell
   end
 
   # Answers about a text are of no use any more.

@@ -52,10 +52,10 @@ function Held({ item, onAttach }: { item: HeldThere; onAttach: (item: HeldThere,
           {tags} · {t(`remote.sizes.${kind}`, { count: size, size: number(size) })} · {t(`remote.may.${may}`)}
         </span>
       </span>
-      {may === 'write' && kind === 'memory' && (
+      {may === 'write' && (
         <label className="small">
           <input type="checkbox" checked={writes} onChange={(event) => setWrites(event.target.checked)} />{' '}
-          {t('remote.writes')}
+          {t(`remote.writes.${kind}`)}
         </label>
       )}
       <button

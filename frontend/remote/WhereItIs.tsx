@@ -50,14 +50,14 @@ export function WhereItIs({ kind, source, onChanged }: Props) {
           onChange={(key) => attempt(() => changeRemote(id, { key }))}
         />
       </p>
-      {kind === 'memory' && may === 'write' && (
+      {may === 'write' && (
         <label>
           <input
             type="checkbox"
             checked={writes}
             onChange={(event) => attempt(() => changeRemote(id, { writes: event.target.checked }))}
           />{' '}
-          {t('remote.writesThere')}
+          {t(`remote.writesThere.${kind}`)}
         </label>
       )}
       {waiting > 0 && <p role="status">{t('remote.waiting', { count: waiting })}</p>}

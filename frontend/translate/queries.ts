@@ -61,7 +61,7 @@ export const placesQuery = (project: number, entry: number) => ({
 
 export interface AddedTerm {
   termbase: string
-  made: 'new' | 'joined' | 'there' | 'likely'
+  made: 'new' | 'joined' | 'there' | 'likely' | 'sent'
   act: number | null
   entry: TermEntry | null
   likely: TermEntry[]

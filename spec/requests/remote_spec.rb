@@ -194,6 +194,24 @@ RSpec.describe "Memories on other servers", :stand_in do
     expect(response.body).not_to include(key)
   end
 
+  it "take in terms she adds, where she says so" do
+    termbase = attach(kind: "termbase", ref: "word-list", as: "#{key}-write").item
+    project = make_project(user, text, name: "a.html")
+    project.attach_termbases([{ "termbase_id" => termbase.id }])
+    add = lambda do
+      post "/api/projects/#{project.id}/terms", params: { source: "helmet", target: "casco" }, as: :json
+      body["added"]&.pluck("made") || body["error"]["code"]
+    end
+    expect(add.call).to eq("no-termbase")
+    termbase.remote.update!(writes: true)
+    expect(add.call).to eq(["sent"])
+    Sending.go
+    first = project.segments.order(:position).first
+    elsewhere(first)
+    get "/api/segments/#{first.id}/terms"
+    expect(body["terms"].pluck("term")).to eq(["helmet"])
+  end
+
   describe "hers, reached by keys" do
     let(:memory) { make_memory(user, [["Load the box.", "Caricare la cassa."]], name: "Bicycles") }
 

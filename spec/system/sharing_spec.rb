@@ -51,6 +51,32 @@ RSpec.describe "A shared memory" do
     end
   end
 
+  it "is written by both at once: the later wording stands, the earlier in the unit’s past" do
+    make = Glossema::Exchange::Tmx::Pair.new(source: "Load the box.", target: "Caricare.", attributes: {})
+    memory.take_in([make])
+    Share.give(memory, email: anneke.email, may: "write", by: ines).update!(state: "accepted")
+    edit = lambda do |target|
+      fill_in "in the target", with: target
+      click_button "Keep"
+    end
+    begin_to_edit = lambda do
+      visit "/memories/#{memory.id}"
+      click_button "Edit: Load the box."
+    end
+    sign_in(ines)
+    begin_to_edit.call
+    colleague do
+      sign_in(anneke)
+      begin_to_edit.call
+      edit.call("Caricare la cassa.")
+      expect(page).to have_css(".unit", text: "Caricare la cassa.")
+    end
+    edit.call("Carica la cassa.")
+    expect(page).to have_css(".unit", text: "Carica la cassa.")
+    click_button "past"
+    expect(page).to have_css(".unit", text: /Anneke Vos.*Caricare la cassa\./m)
+  end
+
   it "invites who has no account, by a link that leads to one" do
     share = Share.give(memory, email: "matteo@ferrante.example", may: "read", by: ines)
     visit "/?invitation=#{share.token}"

@@ -19,10 +19,13 @@ module Api
 
     def into
       place = params[:place].to_i
-      return project.attached_termbases.adding.includes(:termbase).map(&:termbase) unless place.positive?
+      unless place.positive?
+        return project.attached_termbases.adding.includes(termbase: :remote).map(&:termbase).reject(&:closed?)
+      end
 
       row = project.attached_termbases.usable.includes(:termbase)[place - 1] or return []
-      raise Glossema::Refused.new("termbase-read-only", name: row.termbase.name) if row.read_only
+      raise Glossema::Refused.new("termbase-read-only",
+        name: row.termbase.name) if row.read_only || row.termbase.closed?
 
       [row.termbase]
     end

@@ -34,7 +34,10 @@ class RemoteSource::Speaker < OutsideSpeaker
   end
 
   # How many of them are new there.
-  def learn(ref, units)
-    Glossema::Remote::Answers.learned(json(:post, "/memories/#{ref}/units", units: units), host: host)
-  end
+  def learn(ref, units) = learned("/memories/#{ref}/units", units: units)
+  def learn_entries(ref, entries) = learned("/termbases/#{ref}/entries", entries: entries)
+
+  private
+
+  def learned(path, what) = Glossema::Remote::Answers.learned(json(:post, path, what), host: host)
 end

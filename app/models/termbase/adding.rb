@@ -1,7 +1,8 @@
 # Adding a pair of terms on the way: it joins the entry that has one of them already, and what is nearly there
 # already is shown before.
 module Termbase::Adding
-  # made: :new, :joined, :there or :likely; entry: the record; likely: entries it may be the same as.
+  # made: :new, :joined, :there, :likely, or :sent to another server; entry: the record; likely: entries it
+  # may be the same as.
   Added = Struct.new(:made, :entry, :likely, :act)
 
   # pair: {tag => text} of two languages. anyway: make it though something likely is there.
@@ -9,6 +10,15 @@ module Termbase::Adding
     pair = pair.transform_values { |text| text.strip.unicode_normalize(:nfc) }
     raise Glossema::Refused.new("term-missing") if pair.values.any?(&:empty?)
 
+    remote ? send_pair(pair, by) : take_in_pair(pair, by, anyway)
+  end
+
+  # Is it on another server that takes in nothing from her?
+  def closed? = remote.present? && !(remote.writes && remote.may_write?)
+
+  private
+
+  def take_in_pair(pair, by, anyway)
     same = holding(pair)
     full = same.find { |record| pair.all? { |tag, text| record.term?(tag, text) } }
     return Added.new(:there, full, []) if full
@@ -20,7 +30,11 @@ module Termbase::Adding
     make(pair, by)
   end
 
-  private
+  def send_pair(pair, by)
+    entry = Glossema::Terms::Entry.new(sections: pair.map { |tag, text| section(tag, text) })
+    Sending.queue(remote, { "entry" => entry.to_data }, user: by)
+    Added.new(:sent, nil, [])
+  end
 
   # Entries that have one of the terms as it is written, those with the first first.
   def holding(pair)

@@ -59,6 +59,7 @@ const termsOf = (entry: TermEntry | null) =>
 function useTelling() {
   const { t } = useTranslation()
   return ({ made, termbase, entry, likely }: AddedTerm) => {
+    if (made === 'sent') return t('terms.sent', { termbase })
     if (made === 'there') return t('terms.there', { termbase })
     if (made === 'likely') return t('terms.likely', { termbase, terms: likely.map(termsOf).join('; ') })
     return t(made === 'joined' ? 'terms.joined' : 'terms.added', { termbase, terms: termsOf(entry) })
