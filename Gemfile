@@ -14,6 +14,10 @@ gem "alba", "~> 3.5"
 gem "typelizer", "~> 0.14"
 gem "glossema-core", path: "core"
 gem "chunky_png", "~> 1.4", require: false
+# A second factor, its picture, and passwords that are easily guessed.
+gem "rotp", "~> 6.3"
+gem "rqrcode", "~> 2.2", require: false
+gem "zxcvbn", "~> 0.1.10"
 
 # Held back for Ruby 3.1 and Rails 7.2.
 gem "nokogiri", "~> 1.17.2"

@@ -6,6 +6,8 @@ Rails.application.routes.draw do
     resource :today, only: :show, controller: "today"
     resource :settings, only: :update
     resource :account, only: %i[update destroy]
+    resource :second_factor, only: %i[show create update destroy], controller: "second_factor"
+    resource :backup, only: %i[show create]
     resources :sign_ins, only: %i[index destroy]
     resources :password_resets, only: %i[create update]
     resources :formats, only: :index

@@ -403,7 +403,7 @@ FOREIGN KEY ("user_id")
 CREATE INDEX "index_sign_ins_on_user_id" ON "sign_ins" ("user_id");
 CREATE UNIQUE INDEX "index_sign_ins_on_token" ON "sign_ins" ("token");
 CREATE INDEX "index_sign_ins_on_used_at" ON "sign_ins" ("used_at");
-CREATE TABLE IF NOT EXISTS "users" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "email" varchar NOT NULL, "password_digest" varchar NOT NULL, "words_per_hour" integer DEFAULT 350 NOT NULL, "reference_pattern" varchar DEFAULT '{client}-{yy}{nn}' NOT NULL, "preferences" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "working" json DEFAULT '{"days":[1,2,3,4,5],"from":"09:00","to":"17:00"}' NOT NULL, "remind_at" varchar DEFAULT '09:00' NOT NULL, "time_zone" varchar DEFAULT 'UTC' NOT NULL, "address" text DEFAULT '' NOT NULL, "quote_pattern" varchar DEFAULT '{yyyy}-{nnn}' NOT NULL);
+CREATE TABLE IF NOT EXISTS "users" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "email" varchar NOT NULL, "password_digest" varchar NOT NULL, "words_per_hour" integer DEFAULT 350 NOT NULL, "reference_pattern" varchar DEFAULT '{client}-{yy}{nn}' NOT NULL, "preferences" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "working" json DEFAULT '{"days":[1,2,3,4,5],"from":"09:00","to":"17:00"}' NOT NULL, "remind_at" varchar DEFAULT '09:00' NOT NULL, "time_zone" varchar DEFAULT 'UTC' NOT NULL, "address" text DEFAULT '' NOT NULL, "quote_pattern" varchar DEFAULT '{yyyy}-{nnn}' NOT NULL, "factor_secret" text, "factor_since" datetime(6), "factor_used_at" integer DEFAULT 0 NOT NULL, "recovery_codes" json DEFAULT '[]' NOT NULL);
 CREATE UNIQUE INDEX "index_users_on_email" ON "users" ("email");
 CREATE TABLE IF NOT EXISTS "remote_sources" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "user_id" integer NOT NULL, "address" varchar NOT NULL, "ref" varchar NOT NULL, "key" text, "facts" json DEFAULT '{}' NOT NULL, "writes" boolean DEFAULT 0 NOT NULL, "tested_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_ff65e92ef3"
 FOREIGN KEY ("user_id")
@@ -454,6 +454,7 @@ CREATE INDEX "index_server_projects_on_client_server_id" ON "server_projects" ("
 CREATE UNIQUE INDEX "index_server_projects_on_project_id" ON "server_projects" ("project_id");
 CREATE UNIQUE INDEX "index_server_projects_on_client_server_id_and_ref" ON "server_projects" ("client_server_id", "ref");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261127050000'),
 ('20261127040000'),
 ('20261127030000'),
 ('20261127020000'),

@@ -2,6 +2,7 @@
 class User < ApplicationRecord
   include Preferences
   include Working
+  include SecondFactor
 
   has_secure_password
   generates_token_for(:password_reset, expires_in: 20.minutes) { password_salt&.last(10) }
@@ -57,5 +58,19 @@ class User < ApplicationRecord
       with: URI::MailTo::EMAIL_REGEXP,
       message: "is not a mail address"
     }
-  validates :password, length: { minimum: 8 }, allow_nil: true
+  validates :password, length: { in: 8..72 }, allow_nil: true
+  validate :password_is_no_common_one
+
+  private
+
+  # How easily it is guessed, from 0; known words, her name and address count as such.
+  GUESSED_EASILY = 1
+  def password_is_no_common_one
+    return if password.nil? || password.length < 8
+
+    known = [*name.to_s.split, *email.to_s.split(/[@.]/), "glossema"]
+    return if Zxcvbn.zxcvbn(password, known)["score"] > GUESSED_EASILY
+
+    errors.add(:password, "is one that is easily guessed; take a longer one, or several words")
+  end
 end

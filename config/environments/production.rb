@@ -15,5 +15,11 @@ Rails.application.configure do
   config.active_record.dump_schema_after_migration = false
   config.active_record.attributes_for_inspect = [:id]
   config.solid_queue.connects_to = { database: { writing: :queue } }
+  # Behind a proxy that speaks TLS: cookies go over https alone, and browsers are sent there.
+  if ENV["GLOSSEMA_HTTPS"] == "1"
+    config.assume_ssl = true
+    config.force_ssl = true
+    config.ssl_options = { redirect: { exclude: ->(request) { request.path == "/up" } } }
+  end
   config.secret_key_base = ENV["SECRET_KEY_BASE"].presence || GlossemaApp.secret
 end

@@ -63,6 +63,7 @@ require "glossema/exchange/tmx"
 require "glossema/exchange/tbx"
 require "glossema/exchange/unit_reader"
 require "glossema/exchange/table_columns"
+require "glossema/exchange/cells"
 require "glossema/exchange/term_table"
 require "glossema/exchange/term_file"
 

@@ -18,6 +18,7 @@ import { MemoryView } from '../memories/MemoryView'
 import { Termbases } from '../termbases/Termbases'
 import { TermbaseView } from '../termbases/TermbaseView'
 import { Rules } from '../rules/Rules'
+import { Backups } from '../settings/Backups'
 import { Account } from '../settings/Account'
 import { Machine } from '../settings/machine/Machine'
 import { Keys } from '../settings/keys/Keys'
@@ -48,6 +49,7 @@ export const Views = () => (
     <Route path="/align" element={<Align />} />
     <Route path="/align/:id" element={<AlignmentView />} />
     <Route path="/settings/rules" element={<Rules />} />
+    <Route path="/settings/backups" element={<Backups />} />
     <Route path="/settings/account" element={<Account />} />
     <Route path="/settings/machine" element={<Machine />} />
     <Route path="/settings/keys" element={<Keys />} />

@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { Frame } from '../shared/Frame'
 import { useSettings } from '../shared/settings'
+import { SecondFactor } from './SecondFactor'
 import { SignedIn } from './SignedIn'
 import { Work } from './Work'
 import './settings.css'
@@ -71,6 +72,7 @@ export function Account() {
           </Form.Item>
           <Button htmlType="submit">{t('account.change')}</Button>
         </Form>
+        <SecondFactor />
         <SignedIn />
       </div>
     </Frame>

@@ -18,6 +18,7 @@ export const PLACES = [
   ['account.title', '/settings/account'],
   ['keys.title', '/settings/keys'],
   ['machine.title', '/settings/machine'],
+  ['backups.title', '/settings/backups'],
   ['putAway.title', '/settings/put-away'],
 ] as const
 

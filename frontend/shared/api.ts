@@ -126,7 +126,7 @@ export const api = {
   get: <T>(path: string) => request<T>('GET', path),
   post: <T>(path: string, body?: unknown) => request<T>('POST', path, body),
   patch: <T>(path: string, body?: unknown, options?: Options) => request<T>('PATCH', path, body, options),
-  delete: <T>(path: string) => request<T>('DELETE', path),
+  delete: <T>(path: string, body?: unknown) => request<T>('DELETE', path, body),
   // A file as it is, by its whole address.
   bytes: async (address: string) => (await fetch(address)).arrayBuffer(),
 }

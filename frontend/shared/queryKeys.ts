@@ -23,6 +23,8 @@ export const keys = {
   elsewhere: (segment: number) => ['elsewhere', segment] as const,
   farConcordances: ['far-concordance'] as const,
   farConcordance: (project: number, ...asked: unknown[]) => ['far-concordance', project, ...asked] as const,
+  secondFactor: ['second-factor'] as const,
+  backups: ['backups'] as const,
   signIns: ['sign-ins'] as const,
   servers: (client: number) => ['servers', client] as const,
   offers: ['offers'] as const,

@@ -2,7 +2,7 @@
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { api } from '../shared/api'
+import { api, ApiError } from '../shared/api'
 import { useInvitation } from '../sharing/queries'
 import './sign-in.css'
 
@@ -11,7 +11,9 @@ export function SignIn() {
   const [token] = useState(() => new URLSearchParams(window.location.search).get('invitation'))
   const invited = useInvitation(token)
   const [making, setMaking] = useState(token !== null)
-  const [fields, setFields] = useState({ name: '', email: '', password: '' })
+  const [fields, setFields] = useState({ name: '', email: '', password: '', code: '' })
+  // Is a second factor asked for?
+  const [second, setSecond] = useState(false)
   const [fault, setFault] = useState('')
   const [busy, setBusy] = useState(false)
   const [said, setSaid] = useState('')
@@ -30,6 +32,7 @@ export function SignIn() {
       await (making ? api.post('/users', { ...fields, time_zone }) : api.post('/session', fields))
       window.location.reload()
     } catch (error) {
+      if (error instanceof ApiError && error.code === 'code-needed') setSecond(true)
       setFault((error as Error).message)
       setBusy(false)
     }
@@ -90,6 +93,18 @@ export function SignIn() {
           />
           {making && <span className="small">{t('sign.least')}</span>}
         </label>
+        {second && !making && (
+          <label>
+            {t('sign.code')}
+            <Input
+              size="large"
+              autoFocus
+              autoComplete="one-time-code"
+              value={fields.code}
+              onChange={set('code')}
+            />
+          </label>
+        )}
         <Button type="primary" size="large" htmlType="submit" loading={busy}>
           {t(making ? 'sign.make' : 'sign.go')}
         </Button>

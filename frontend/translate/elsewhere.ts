@@ -1,12 +1,10 @@
 // What other servers are doing about the open segment and about words that are looked up: asked for by itself, so
 // that a slow one holds up nothing. The cable tells when there is more.
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery, type QueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
-import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
 import type { Hit } from '../shared/types'
-import type { Asked } from './queries'
-import { isEnough } from './queries'
+import { isEnough, type Asked } from './asked'
 
 export interface FarSource {
   name: string
@@ -22,13 +20,13 @@ const AGAIN = 4000
 const anyAsking = (sources: FarSource[] | undefined) => !!sources?.some((one) => one.state === 'asking')
 const SETTLED = 60_000
 
-export function useElsewhere(project: number, segment: number): FarSource[] {
-  const cache = useQueryClient()
-  useProjectNews(project, (news) => {
-    if (news.event !== 'elsewhere' || !news.ids?.includes(segment)) return
-    for (const queryKey of [keys.elsewhere(segment), keys.proposals(segment), keys.terms(segment)])
-      void cache.invalidateQueries({ queryKey })
-  })
+// A server answered about some segments: what is known of them is asked for anew.
+export function heardFromElsewhere(cache: QueryClient, segments: number[]) {
+  const changed = segments.flatMap((id) => [keys.elsewhere(id), keys.proposals(id), keys.terms(id)])
+  for (const queryKey of [keys.farConcordances, ...changed]) void cache.invalidateQueries({ queryKey })
+}
+
+export function useElsewhere(segment: number): FarSource[] {
   const { data } = useQuery({
     queryKey: keys.elsewhere(segment),
     queryFn: () => api.get<{ sources: FarSource[] }>(`/segments/${segment}/elsewhere`),
@@ -39,12 +37,8 @@ export function useElsewhere(project: number, segment: number): FarSource[] {
   return data?.sources ?? []
 }
 
-export function useFarConcordance(project: number, { text, side, way }: Asked) {
-  const cache = useQueryClient()
-  useProjectNews(project, (news) => {
-    if (news.event === 'elsewhere') void cache.invalidateQueries({ queryKey: keys.farConcordances })
-  })
-  return useQuery({
+export const useFarConcordance = (project: number, { text, side, way }: Asked) =>
+  useQuery({
     queryKey: keys.farConcordance(project, text, side, way),
     enabled: isEnough(text),
     retry: false,
@@ -52,7 +46,6 @@ export function useFarConcordance(project: number, { text, side, way }: Asked) {
       api.get<FarHits>(`/projects/${project}/far_concordance?${new URLSearchParams({ text, side, way })}`),
     refetchInterval: (query) => (anyAsking(query.state.data?.sources) ? AGAIN : false),
   })
-}
 
 export const withFar = (found: { hits: Hit[]; more: boolean }, far: FarHits | undefined) => ({
   ...found,

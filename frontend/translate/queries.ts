@@ -7,6 +7,8 @@ import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
 import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion } from '../shared/types'
 import type { Act } from '../shared/useAct'
+import { isEnough, type Asked } from './asked'
+import { heardFromElsewhere } from './elsewhere'
 import type { KnownOutlook } from './completion/ahead'
 
 export interface Listing {
@@ -84,6 +86,7 @@ export function useListing(project: number) {
     if (news.event === 'recut') void refreshText(cache, project)
     // Somebody changed a termbase of the project.
     if (news.event === 'terms') void cache.invalidateQueries({ queryKey: keys.allTerms })
+    if (news.event === 'elsewhere') heardFromElsewhere(cache, news.ids ?? [])
     // A colleague confirmed something into a memory of it.
     if (news.event === 'learned') void cache.invalidateQueries({ queryKey: keys.allProposals })
     if (news.event === 'terms' || news.event === 'learned')
@@ -149,16 +152,6 @@ export const useSegmentFindings = (segment: Segment) =>
 // What the checks find in a text that is not on the server yet.
 export const findingsIn = async (segment: number, target: string) =>
   (await api.post<{ findings: SegmentFinding[] }>(`/segments/${segment}/findings`, { target })).findings
-
-export interface Asked {
-  text: string
-  side: string
-  way: string
-}
-
-// One letter is looked for only where it can be a word.
-const WORDLIKE = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]|../u
-export const isEnough = (text: string) => WORDLIKE.test(text)
 
 export const useConcordance = (project: number, { text, side, way }: Asked) =>
   useQuery({

@@ -105,7 +105,6 @@ RSpec.describe "Memories on other servers", :stand_in do
   end
 
   it "hold up nothing when they are slow, dead, garbled or answer with a million: they say so, and rest" do
-    stub_const("RemoteSource::WHILE_TYPING", 1)
     source = attach
     first = project_with(source.item).segments.order(:position).first
     { { slow: 3 } => "it did not answer within 1 s", { fail: 503 } => "status 503",
@@ -113,6 +112,7 @@ RSpec.describe "Memories on other servers", :stand_in do
       { garble: "half" } => "is no answer", { garble: "million" } => "longer than 8 MB" }.each do |how, why|
       OutsideCall.broken.clear
       RemoteSource::Desk.clear
+      stub_const("RemoteSource::WHILE_TYPING", how.key?(:slow) ? 1 : 30)
       tell_server(how)
       get "/api/segments/#{first.id}/elsewhere"
       expect(body["sources"].first["state"]).to eq("asking"), how.to_s

@@ -47,6 +47,7 @@ RSpec.configure do |config|
   config.include WithStandIn, :stand_in
   config.before(:each, :stand_in) do
     OutsideCall.broken.clear
+    RemoteSource::Desk.clear
     behave({})
   end
 end

@@ -32,6 +32,50 @@ RSpec.describe "Account" do
     expect(page).to have_button("Sign in")
   end
 
+  it "takes a second factor, which is asked for when she signs in" do
+    sign_in(user)
+    visit "/settings/account"
+    fill_in "Password, to: Begin", with: "cargo-bicycle"
+    click_button "Begin"
+    expect(page).to have_css("img.factor-picture")
+    expect(faults).to eq([])
+    totp = ROTP::TOTP.new(find(".second-factor code").text)
+    fill_in "Code, to: Confirm", with: totp.now
+    click_button "Confirm"
+    expect(page).to have_css(".recovery-codes li", count: 10)
+    recovery = find(".recovery-codes li", match: :first).text
+    expect(page).to have_text("10 recovery codes are left")
+    click_button "Sign out everywhere"
+    fill_in "Mail address", with: user.email
+    fill_in "Password", with: "cargo-bicycle"
+    click_button "Sign in"
+    expect(page).to have_text("say the code of your second factor")
+    expect(faults).to eq([])
+    fill_in "Code of your second factor, or a recovery code", with: recovery
+    click_button "Sign in"
+    expect(page).to have_css(".today h1")
+  end
+
+  it "tells of backups" do
+    folder = Dir.mktmpdir
+    allow(Backup).to receive(:folder).and_return(Pathname(folder))
+    sign_in(user)
+    visit "/settings/backups"
+    expect(page).to have_text("None was made yet.")
+    expect(faults).to eq([])
+    made = File.join(folder, "2026-11-20T03-00-00Z")
+    FileUtils.mkdir_p(made)
+    told = { "at" => "2026-11-20T03:00:00Z", "bytes" => 5_000_000, "files" => [{}, {}],
+             "databases" => [{ "records" => { "users" => 1200 } }] }
+    File.write(File.join(made, "manifest.json"), told.to_json)
+    File.write(File.join(folder, "failed.json"),
+      { at: "2026-11-21T03:00:00Z", message: "The disk is full." }.to_json)
+    page.refresh
+    expect(page).to have_text("The last good one was made on 20 Nov 2026")
+    expect(page).to have_css(".backups-kept li", text: "5 MB, 2 files, 1,200 records")
+    expect(page).to have_css(".alarm", text: "The disk is full.")
+  end
+
   it "sets a new password by the link of a forgotten one" do
     token = user.generate_token_for(:password_reset)
     visit "/"

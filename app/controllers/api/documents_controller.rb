@@ -11,7 +11,7 @@ module Api
           document =
             project.documents.new(
               position: position += 1,
-              name: File.basename(file.original_filename.to_s.tr("\\", "/")),
+              name: file.original_filename,
               byte_size: file.size,
               checksum: Digest::SHA256.file(file.tempfile.path).hexdigest
             )

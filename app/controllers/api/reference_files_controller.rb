@@ -9,7 +9,7 @@ module Api
     def create
       into = project.reference_files
       uploads(:files).each do |file|
-        name = File.basename(file.original_filename.to_s.tr("\\", "/"))
+        name = file.original_filename
         into.attach(io: file, filename: name)
       end
       render json: list, status: :created

@@ -15,6 +15,11 @@ module Api
         return refuse("sign-in-wrong", status: :unauthorized)
       end
 
+      if user.second_factor?
+        return refuse("code-needed", status: :unauthorized) if params[:code].blank?
+        return refuse("code-wrong", status: :unauthorized) unless user.second_factor_fits?(params[:code])
+      end
+
       begin_session(user)
       answer(UserResource.new(user))
     end

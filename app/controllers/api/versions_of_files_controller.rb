@@ -12,7 +12,7 @@ module Api
       file = uploads(:files).first
       answer(
         DocumentResource.new(
-          old.propose_version(file, File.basename(file.original_filename.to_s.tr("\\", "/")))
+          old.propose_version(file, file.original_filename)
         ),
         status: :created
       )

@@ -5,7 +5,7 @@ class Alignment::Dropped
     @user = user
     raise Glossema::Refused.new("align-few") if files.size < 2
 
-    @files = files.map { |file| [File.basename(file.original_filename.to_s.tr("\\", "/")), file.read.b] }
+    @files = files.map { |file| [file.original_filename, file.read.b] }
     twice = @files.group_by(&:last).values.find { |list| list.size > 1 }
     raise Glossema::Refused.new("align-same", name: twice.last.first) if twice
   end

@@ -45,7 +45,7 @@ module Document::Timed
       raise Glossema::Refused.new("film-kind", name: name) unless film_kind(upload)
     end
 
-    def film_name(upload) = File.basename(upload.original_filename.to_s.tr("\\", "/"))
+    def film_name(upload) = upload.original_filename
 
     # "video/mp4", "video/webm", or nil for what is no film.
     def film_kind(upload)

@@ -47,7 +47,9 @@ class Report::Export
   def csv
     CSV.generate(col_sep: ",") do |table|
       table << header
-      [*@figures["files"], @figures.merge("name" => "All")].each { |part| table << row(part) }
+      [*@figures["files"], @figures.merge("name" => "All")].each do |part|
+        table << row(part).map { |cell| Glossema::Exchange::Cells.harmless(cell) }
+      end
     end
   end
 

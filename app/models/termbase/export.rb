@@ -40,7 +40,7 @@ class Termbase::Export
 
   def separated(mark)
     require "csv"
-    rows.map { |row| row.to_csv(col_sep: mark) }.join
+    rows.map { |row| row.map { |cell| Glossema::Exchange::Cells.harmless(cell) }.to_csv(col_sep: mark) }.join
   end
 
   def xlsx
@@ -49,7 +49,8 @@ class Termbase::Export
     package.workbook.add_worksheet(name: "Terms") do |sheet|
       heading = sheet.styles.add_style(b: true)
       rows.each_with_index do |row, index|
-        sheet.add_row(row, types: [:string] * row.size, style: index.zero? ? heading : nil)
+        sheet.add_row(row, types: [:string] * row.size, style: index.zero? ? heading : nil,
+          escape_formulas: true)
       end
     end
     package.to_stream.read

@@ -56,6 +56,7 @@ module User::Preferences
         raise Glossema::Refused.new("preference-wrong", value: value, name: name)
       end
     end
-    update!(preferences: preferences.merge(given))
+    # Two changes at once are both kept.
+    with_lock { update!(preferences: preferences.merge(given)) }
   end
 end

@@ -156,4 +156,14 @@ RSpec.describe Glossema::Segmentation do
       end
     end
   end
+
+  it "gives up a rule that would take for ever, in a sentence" do
+    stub_const("Glossema::Segmentation::Segmenter::SECONDS", 0.2)
+    endless = [{ "break" => true, "before" => "(x+x+)+y", "after" => "\\s" }]
+    rules = Glossema::Segmentation::Srx.from_h([{ "name" => "x", "pattern" => ".*", "rules" => endless }])
+    segmenter = Glossema::Segmentation::Segmenter.new("en", rules: rules)
+    expect { segmenter.segments("#{"x" * 40}! y And this.") }
+      .to raise_error(Glossema::Refused) { |error| expect(error.code).to eq("rule-slow") }
+    expect(segmenter.segments("xxxy And this.")).to eq(["xxxy", "And this."])
+  end
 end

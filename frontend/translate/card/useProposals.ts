@@ -22,7 +22,7 @@ interface Parts {
 export function useProposals({ segment, project, target, put }: Parts) {
   const { data, isFetching } = useQuery(proposalsQuery(segment.id))
   const matches = data?.proposals ?? NONE
-  const elsewhere = useElsewhere(project.id, segment.id)
+  const elsewhere = useElsewhere(segment.id)
   const { proposals, given, trouble, asking } = useMachine(segment, matches)
   useOnOpening({ segment, ofClient: project.on_open, target, matches, searched: !!data, machine: given, put })
   return { proposals, given: given?.target ?? null, trouble, elsewhere, searching: isFetching || asking }

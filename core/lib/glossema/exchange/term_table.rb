@@ -44,7 +44,8 @@ module Glossema
         file = Formats.detect(bytes, name).read(bytes, name: name, options: {})
         raise Refused.new("no-table", name: name) unless file.respond_to?(:first_rows)
 
-        @rows = file.first_rows(ROWS).each_with_index.reject { |row, _|
+        rows = file.first_rows(ROWS).map { |row| row.map { |cell| Cells.plain(cell) } }
+        @rows = rows.each_with_index.reject { |row, _|
           row.all? { |cell|
             cell.strip.empty?
           }

@@ -1,23 +1,30 @@
 # Finds where a text breaks into segments, by SRX rules.
+require "timeout"
+
 module Glossema
   module Segmentation
     class Segmenter
       # How far back a rule may look; longer texts are cut there, shorter ones are seen from their start.
       WINDOW = 400
+      # Rules that are not ours and take longer than so many seconds in one text are refused.
+      SECONDS = 3
 
       # language: BCP 47 tag; by: "sentence" or "paragraph"; rules: an Srx.
       def initialize(language, by: "sentence", rules: Srx.default)
         @by = by
         @rules = rules.rules_for(language)
+        @bounded = !rules.equal?(Srx.default)
       end
 
       # Code point offsets in the text at which a new segment begins; without 0 and the end. At each place the
-      # first rule that holds decides.
+      # first rule that holds decides. Raises Refused "rule-slow".
       def breaks(text)
         return [] if @by == "paragraph"
+        return found_breaks(text) unless @bounded
 
-        candidates = @rules.select(&:breaks).flat_map { |rule| rule.candidates(text) }.uniq.sort
-        candidates.select { |position| position.between?(1, text.length - 1) && break?(text, position) }
+        Timeout.timeout(SECONDS) { found_breaks(text) }
+      rescue Timeout::Error
+        raise Refused.new("rule-slow", text: text[0, 40])
       end
 
       # A text as these rules cut it beside how others do: for each line its segments, each with whether the
@@ -49,6 +56,11 @@ module Glossema
       end
 
       private
+
+      def found_breaks(text)
+        candidates = @rules.select(&:breaks).flat_map { |rule| rule.candidates(text) }.uniq.sort
+        candidates.select { |position| position.between?(1, text.length - 1) && break?(text, position) }
+      end
 
       def break?(text, position)
         window = text[[position - WINDOW, 0].max...position]

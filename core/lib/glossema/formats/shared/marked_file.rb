@@ -262,6 +262,12 @@ module Glossema
 
       # Is there nothing in it that a reader could see?
       def hollow?(node)
+        # Elements in elements ask again and again.
+        known = (@hollow ||= {}.compare_by_identity)
+        known.fetch(node) { known[node] = empty_looking?(node) }
+      end
+
+      def empty_looking?(node)
         return false if node.children.any?(&:text?) && node.children.all?(&:text?)
 
         node.children.all? do |child|

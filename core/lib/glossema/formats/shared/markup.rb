@@ -124,7 +124,7 @@ module Glossema
         scanner = StringScanner.new(text)
         root = Node.new(:element, 0, text.bytesize, nil, text, kind)
         root.name, root.open_to, root.close_from, root.children = "", 0, text.bytesize, []
-        current, count, depth = root, 0, 0
+        current, count, depth, names = root, 0, 0, Hash.new(0)
         add =
           lambda do |type, from, name = nil|
             node = Node.new(type, from, scanner.pos, current, text, kind)
@@ -135,6 +135,7 @@ module Glossema
         pop =
           lambda do |at|
             current.to = at
+            names[current.name] -= 1
             current = current.parent
             depth -= 1
           end
@@ -168,7 +169,7 @@ module Glossema
 
               scanner.terminate
             end
-            imply_ends(name, current).times { pop.call(from) } if html
+            imply_ends(name, current, names).times { pop.call(from) } if html
             alone =
               text.byteslice(scanner.pos - 2, 1) == "/" &&
               (!html || !foreign(current).nil? || %w[svg math].include?(name))
@@ -201,6 +202,7 @@ module Glossema
               next
             end
             depth += 1
+            names[name] += 1
             current = node
           else
             scanner.getch
@@ -219,8 +221,11 @@ module Glossema
         node
       end
 
-      def imply_ends(name, current)
+      # names: how many elements of each name are open.
+      def imply_ends(name, current, names)
         closes = CLOSES[name] or return 0
+        return 0 if closes.none? { |one| names[one].positive? }
+
         borders = BORDERS[name] || P_BORDERS
         node, count, depth = current, 0, 0
         while node.parent && !borders.include?(node.name)

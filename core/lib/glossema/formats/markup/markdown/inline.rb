@@ -1,10 +1,16 @@
 # The inline markup of one block of Markdown: lines with their prefixes → Content, and back.
+require "glossema/formats/markup/markdown/spans"
+
 module Glossema
   module Formats
     class Markdown
       class Inline
         PUNCTUATION = /[!-\/:-@\[-`{-~]/
         LOOKS = { "*" => "italic", "_" => "italic", "**" => "bold", "__" => "bold", "~~" => "strike" }.freeze
+        # No text of a link is longer, in bytes.
+        LONGEST = 20_000
+        # Links stand in pictures and pictures in links, and hardly anything deeper.
+        NESTED = 8
         # A text being read: items so far; delimiter runs that may still open emphasis.
         Delimiter = Struct.new(:at, :mark, :count, :opens, :closes)
 
@@ -94,22 +100,21 @@ module Glossema
 
         def parse(text)
           scanner, items, delimiters, tags = StringScanner.new(text), [], [], []
+          spans = Spans.new(text)
           until scanner.eos?
             if scanner.scan(/\u0001\d+\u0002[ ]*/)
               items << alone(@breaks[scanner.matched.strip], "break", "line break", "\n", equiv: "\n")
             elsif scanner.scan(/\\(#{PUNCTUATION})/o)
               items << scanner[1]
-            elsif scanner.scan(/(`+)(?!`)(.+?)(?<!`)\1(?!`)/m)
-              items.concat(code_span(scanner[1], scanner[2]))
             elsif scanner.scan(/`+/)
-              items << scanner.matched
+              items.concat(ticked(scanner, spans))
             elsif scanner.scan(/<((?:https?|ftp|mailto):[^<>\s]*|[\w.+-]+@[\w.-]+)>/)
               items << alone(scanner.matched, "placeholder", scanner[1])
             elsif scanner.scan(/<!--.*?-->/m)
               items << alone(scanner.matched, "anchor-end", "")
             elsif scanner.check(Placeholders::TAG)
               tag(scanner.scan(Placeholders::TAG), items, tags)
-            elsif scanner.check(/!?\[/) && (link = link(scanner))
+            elsif scanner.check(/!?\[/) && (link = link(scanner, spans))
               items.concat(link)
             elsif scanner.scan(/\{\{[<%].*?[%>]\}\}|\{\{[^{}\n]+\}\}|\{%.*?%\}|\$\{[^{}\n]+\}/)
               items << alone(scanner.matched, "placeholder", scanner.matched)
@@ -122,6 +127,16 @@ module Glossema
             end
           end
           emphasise(items, delimiters)
+        end
+
+        # A run of backticks: with what it encloses, or by itself.
+        def ticked(scanner, spans)
+          run, from = scanner.matched, scanner.pos
+          to = spans.ticks(run.length, from)
+          return [run] unless to && to > from
+
+          scanner.pos = to + run.length
+          code_span(run, scanner.string.byteslice(from, to - from))
         end
 
         def code_span(mark, text)
@@ -154,7 +169,9 @@ module Glossema
         end
 
         # [text](address "title"), [text][label], [label], pictures alike, and [^note].
-        def link(scanner)
+        def link(scanner, spans)
+          return if @nested.to_i >= NESTED
+
           from = scanner.pos
           picture = scanner.skip(/!/)
           if !picture && scanner.scan(/\[\^[^\]\s]+\]/)
@@ -162,7 +179,7 @@ module Glossema
           end
 
           scanner.skip(/\[/)
-          inner = brackets(scanner)
+          inner = brackets(scanner, spans)
           if inner &&
               scanner.scan(
                 /\(\s*(?:<[^<>\n]*>|(?:[^\s()\\]|\\.|\((?:[^\s()\\]|\\.)*\))*)(?:\s+(?:"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*'|\((?:[^()\\]|\\.)*\)))?\s*\)(?:\{[^}\n]*\})?/m
@@ -180,7 +197,8 @@ module Glossema
           nil
         end
 
-        def known?(label) = @labels.include?(label.downcase.gsub(/\s+/, " "))
+        # A label has 999 characters at most.
+        def known?(label) = label.length < 1000 && @labels.include?(label.downcase.gsub(/\s+/, " "))
 
         def linked(picture, inner, closing, wrap)
           if inner.empty?
@@ -193,21 +211,27 @@ module Glossema
             )
           end
 
-          return pair("![", closing, "picture", "picture", wrap, "", parse(inner)) if picture
+          return pair("![", closing, "picture", "picture", wrap, "", deeper(inner)) if picture
 
-          pair("[", closing, "link", "link", wrap, "link", parse(inner))
+          pair("[", closing, "link", "link", wrap, "link", deeper(inner))
+        end
+
+        def deeper(text)
+          @nested = @nested.to_i + 1
+          parse(text)
+        ensure
+          @nested -= 1
         end
 
         # The text up to the bracket that closes the one just read; nil, with nothing read, when there is
         # none.
-        def brackets(scanner)
-          from, depth = scanner.pos, 1
-          while scanner.skip(/(?:[^\[\]\\`]|\\.|`[^`]*`|`)*/m) && !scanner.eos?
-            depth += scanner.getch == "[" ? 1 : -1
-            return scanner.string.byteslice(from, scanner.pos - from - 1) if depth.zero?
-          end
-          scanner.pos = from
-          nil
+        def brackets(scanner, spans)
+          from = scanner.pos
+          to = spans.closing(from) or return
+          return if to - from > LONGEST
+
+          scanner.pos = to + 1
+          scanner.string.byteslice(from, to - from)
         end
 
         # A run of marks can open or close emphasis by what stands around it.
@@ -230,20 +254,15 @@ module Glossema
           opening, closing =
             Hash.new { |hash, index| hash[index] = [] },
             Hash.new { |hash, index| hash[index] = [] }
+          # Below which nothing opens any more for marks of a kind.
+          bottoms = Hash.new(0)
           delimiters.each_with_index do |close, index|
             next unless close.closes
 
             while close.count.positive?
-              at =
-                (0...index).to_a.reverse.find do |i|
-                  open = delimiters[i]
-                  open.opens && open.count.positive? && open.mark == close.mark &&
-                    !(
-                      (open.closes || close.opens) && ((open.count + close.count) % 3).zero? &&
-                        (open.count % 3 != 0 || close.count % 3 != 0)
-                    )
-                end
-              break unless at
+              kind = [close.mark, close.count % 3, close.opens]
+              at = (index - 1).downto(bottoms[kind]).find { |i| pair?(delimiters[i], close) }
+              break bottoms[kind] = index unless at
 
               open = delimiters[at]
               size =
@@ -268,6 +287,14 @@ module Glossema
           items.each_with_index.flat_map do |item, index|
             rest.key?(index) ? [*closing[index], rest[index], *opening[index]] : [item]
           end
+        end
+
+        # Does one run of marks open what another closes?
+        def pair?(open, close)
+          return false unless open.opens && open.count.positive? && open.mark == close.mark
+
+          !((open.closes || close.opens) && ((open.count + close.count) % 3).zero? &&
+            (open.count % 3 != 0 || close.count % 3 != 0))
         end
 
         # Characters that would be markup are escaped, and only these.

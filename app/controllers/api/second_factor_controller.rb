@@ -1,0 +1,36 @@
+# The second factor of her account: begun, confirmed by a code, ended with the password.
+require "rqrcode"
+
+module Api
+  class SecondFactorController < BaseController
+    rate_limit to: 10,
+      within: 3.minutes,
+      only: %i[update destroy],
+      with: -> { refuse("too-many", status: :too_many_requests, minutes: "three") }
+
+    def show = render(json: { on: current_user.second_factor?, codes: current_user.recovery_codes.size })
+
+    # The secret to be put into an authenticator, as text and as a picture.
+    def create
+      return refuse("password-wrong") unless current_user.authenticate(params[:password].to_s)
+
+      address = current_user.begin_second_factor
+      picture = RQRCode::QRCode.new(address).as_svg(module_size: 4, viewbox: true, use_path: true)
+      render json: { secret: current_user.factor_secret, picture: picture }, status: :created
+    end
+
+    # params: code. Answers the recovery codes, which are told once.
+    def update
+      codes = current_user.confirm_second_factor(params[:code])
+      codes ? render(json: { codes: codes }) : refuse("code-wrong")
+    end
+
+    # params: password.
+    def destroy
+      return refuse("password-wrong") unless current_user.authenticate(params[:password].to_s)
+
+      current_user.end_second_factor
+      head :no_content
+    end
+  end
+end

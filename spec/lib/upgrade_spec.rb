@@ -1,0 +1,81 @@
+# A database of every earlier state, with something in each of its tables, is brought up to what it is now.
+RSpec.describe "Upgrades" do
+  root = Rails.root.join("db/migrate")
+  versions = Dir[root.join("*.rb")].map { |path| File.basename(path)[/\A\d+/].to_i }.sort
+
+  self.use_transactional_tests = false
+
+  let(:folder) { Dir.mktmpdir }
+
+  after do
+    ActiveRecord::Base.establish_connection(:primary)
+    FileUtils.rm_rf(folder)
+  end
+
+  def connect(path)
+    ActiveRecord::Base.establish_connection(adapter: "sqlite3", database: path)
+    ActiveRecord::Base.connection.execute("PRAGMA foreign_keys = OFF")
+  end
+
+  def migrate(root, to = nil)
+    ActiveRecord::Migration.suppress_messages { ActiveRecord::MigrationContext.new(root).migrate(to) }
+  end
+
+  VALUES = { "integer" => "1", "real" => "1.0", "boolean" => "0", "json" => "'{}'", "blob" => "x'00'" }.freeze
+  # A row in every table that is not there by itself, of plain values.
+  def fill
+    connection = ActiveRecord::Base.connection
+    tables.each do |table|
+      next if connection.select_value("SELECT COUNT(*) FROM \"#{table}\"").positive?
+
+      needed = connection.columns(table).reject { |column|
+        column.name == "id" || (column.null || column.default)
+      }
+      names = needed.map { |column| "\"#{column.name}\"" }
+      values = needed.map { |column| VALUES[column.sql_type.downcase[/\A[a-z]+/]] || "'#{sample(column)}'" }
+      into = names.empty? ? "DEFAULT VALUES" : "(#{names.join(", ")}) VALUES (#{values.join(", ")})"
+      connection.execute("INSERT INTO \"#{table}\" #{into}")
+    end
+  end
+
+  def sample(column) = column.sql_type.match?(/date|time/i) ? "2026-01-01 00:00:00" : "x"
+
+  # Full text tables and those of Rails aside.
+  ASIDE = /\A(?:schema_migrations|ar_internal_metadata)\z|memory_(?:texts|postings|parts|fresh)/
+  def tables = ActiveRecord::Base.connection.tables.grep_v(ASIDE)
+
+  def counts
+    tables.to_h { |name| [name, ActiveRecord::Base.connection.select_value("SELECT COUNT(*) FROM \"#{name}\"")] }
+  end
+
+  def structure
+    ActiveRecord::Base.connection.select_rows(
+      "SELECT name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY name"
+    ).to_h { |name, sql| [name, sql.to_s.gsub(/\s+/, " ").gsub("IF NOT EXISTS ", "")] }
+  end
+
+  it "come from each of the #{versions.size} states to this one, with all that was in them" do
+    states = versions.map { |version| File.join(folder, "#{version}.sqlite3") }
+    building = File.join(folder, "building.sqlite3")
+    versions.zip(states) do |version, path|
+      connect(building)
+      migrate(root, version)
+      ActiveRecord::Base.connection.disconnect!
+      FileUtils.cp(building, path)
+    end
+    connect(states.last)
+    now = structure
+    states.each do |path|
+      connect(path)
+      fill
+      before = counts
+      migrate(root)
+      expect(structure.to_a - now.to_a).to eq([]), path
+      expect(structure.keys).to eq(now.keys), path
+      kept = before.keys & tables
+      expect(counts.slice(*kept)).to eq(before.slice(*kept)), path
+      expect(ActiveRecord::Base.connection.select_value("PRAGMA integrity_check")).to eq("ok")
+      ActiveRecord::Base.connection.disconnect!
+    end
+  end
+end
