@@ -69,8 +69,14 @@ class Person
       request["Content-Type"] = "application/json"
     end
     answered(@http.request(request))
-  rescue SystemCallError, Timeout::Error, EOFError
+  rescue SystemCallError, Timeout::Error, IOError, Net::HTTPBadResponse
     Answer.new(599, nil)
+  end
+
+  # After the server was started again.
+  def again
+    @http = Net::HTTP.new("127.0.0.1", PORT).tap { |http| http.read_timeout = 90 }
+    page
   end
 
   # What is downloaded.

@@ -57,6 +57,7 @@ module GlossemaApp
       address: ENV.fetch("SMTP_ADDRESS", nil), port: ENV.fetch("SMTP_PORT", 587).to_i, user_name: user,
       password: ENV.fetch("SMTP_PASSWORD", nil), authentication: user && :plain
     }.compact
-    config.i18n.available_locales = [:en]
+    config.i18n.available_locales = %i[en it]
+    config.i18n.fallbacks = [:en]
   end
 end

@@ -15,7 +15,7 @@ class Client < ApplicationRecord
   has_one_attached :logo
 
   scope :present, -> { where(put_away_at: nil) }
-  validates :name, presence: true, uniqueness: { scope: :user_id, message: "is a client already" }
+  validates :name, presence: true, uniqueness: { scope: :user_id, message: :client_already }
   validates :valid_days, numericality: { only_integer: true, in: 1..365 }
   validates :on_open, inclusion: { in: User::Preferences::ON_OPEN }, allow_nil: true
   validate :memories_are_hers, :termbases_are_hers
@@ -85,7 +85,7 @@ class Client < ApplicationRecord
       known.include?(row["learns"]) && user.access.readable(Memory).exists?(row["memory_id"])
     }
 
-    errors.add(:base, "One of the memories is not there any more")
+    errors.add(:base, :memory_gone)
   end
 
   def termbases_are_hers
@@ -98,6 +98,6 @@ class Client < ApplicationRecord
       end
     return if termbases.all? { |row| user.access.readable(Termbase).exists?(row["termbase_id"]) }
 
-    errors.add(:base, "One of the termbases is not there any more")
+    errors.add(:base, :termbase_gone)
   end
 end

@@ -9,7 +9,7 @@ class ClientServer < ApplicationRecord
   belongs_to :client
   has_many :projects, class_name: "ServerProject", dependent: :destroy, inverse_of: :server
   encrypts :key
-  validates :address, uniqueness: { scope: :user_id, message: "is that of a server you have already" }
+  validates :address, uniqueness: { scope: :user_id, message: :other_server }
 
   class << self
     # Made once it answers. Raises Refused "remote-…".

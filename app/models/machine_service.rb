@@ -9,11 +9,11 @@ class MachineService < ApplicationRecord
   encrypts :key
   scope :active, -> { where(active: true) }
 
-  validates :name, presence: true, uniqueness: { scope: :user_id, message: "is the name of another service" }
+  validates :name, presence: true, uniqueness: { scope: :user_id, message: :other_service }
   validates :http_method, inclusion: { in: METHODS }
   validates :batch, numericality: { only_integer: true, in: 1..200 }
   validates :price, numericality: { greater_than_or_equal_to: 0, less_than: 100_000 }, allow_nil: true
-  validates :currency, format: { with: /\A[A-Z]{3}\z/, message: "has three capital letters" }
+  validates :currency, format: { with: /\A[A-Z]{3}\z/, message: :three_letters }
   before_validation do
     self.languages = Array(languages).map { |pair| pair_of(pair) }.uniq
     template

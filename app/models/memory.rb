@@ -18,11 +18,11 @@ class Memory < ApplicationRecord
     uniqueness: {
       scope: :user_id,
       conditions: -> { present },
-      message: "is the name of another memory"
+      message: :other_memory
     }
   validate do
     unless [source_lang, target_lang].all? { |tag| Glossema::Languages.valid?(tag) }
-      errors.add(:base, "The languages are not language tags such as en-GB")
+      errors.add(:base, :no_tags)
     end
   end
 

@@ -192,11 +192,11 @@ class Project < ApplicationRecord
   def languages_are_tags
     { source_lang: source_lang, target_lang: target_lang }.each do |field, tag|
       if tag.present? && !Glossema::Languages.valid?(tag)
-        errors.add(field, "“#{tag}” is not a language tag such as en-GB")
+        errors.add(field, :no_tag, tag: tag)
       end
     end
     if target_lang.present? && target_lang == source_lang
-      errors.add(:target_lang, "is the language of the files")
+      errors.add(:target_lang, :same_language)
     end
   end
 end

@@ -4,7 +4,7 @@ class RateCard < ApplicationRecord
   belongs_to :client, optional: true
 
   validates :source_lang,
-    uniqueness: { scope: %i[user_id client_id target_lang], message: "has rates already" }
+    uniqueness: { scope: %i[user_id client_id target_lang], message: :has_rates }
   validate :pair_is_of_tags
   # Raises Refused where a rate, weight or currency is none.
   before_validation { checked }
@@ -30,6 +30,6 @@ class RateCard < ApplicationRecord
   def pair_is_of_tags
     return if pair.all? { |tag| Glossema::Languages.valid?(tag) }
 
-    errors.add(:base, "The languages are not language tags such as en-GB")
+    errors.add(:base, :no_tags)
   end
 end

@@ -11,7 +11,7 @@ class Share < ApplicationRecord
   validates :may, inclusion: { in: MAY }
   validates :state, inclusion: { in: STATES }
   normalizes :email, with: ->(email) { email.strip.downcase }
-  validates :email, format: { with: URI::MailTo::EMAIL_REGEXP, message: "is not a mail address" }
+  validates :email, format: { with: URI::MailTo::EMAIL_REGEXP, message: :mail }
   before_create { self.token ||= SecureRandom.urlsafe_base64(18) }
   after_commit { Share.tell(item) }
 

@@ -10,7 +10,7 @@ class TermEntry < ApplicationRecord
   IMAGE_BYTES = 2 << 20
 
   scope :there, -> { where(deleted_at: nil) }
-  validate { errors.add(:base, "An entry needs a term") if entry.terms.empty? }
+  validate { errors.add(:base, :no_term) if entry.terms.empty? }
   before_save { self.subject = data["subject"] }
   after_save :lay_out
 

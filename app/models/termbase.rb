@@ -15,7 +15,7 @@ class Termbase < ApplicationRecord
   scope :present, -> { where(deleted_at: nil) }
   validates :name,
     presence: true,
-    uniqueness: { scope: :user_id, conditions: -> { present }, message: "is the name of another termbase" }
+    uniqueness: { scope: :user_id, conditions: -> { present }, message: :other_termbase }
 
   # How many entries.
   def size = remote ? remote.facts["size"] : entries.there.count

@@ -52,11 +52,11 @@ class User < ApplicationRecord
   validates :email,
     presence: true,
     uniqueness: {
-      message: "already has an account"
+      message: :has_account
     },
     format: {
       with: URI::MailTo::EMAIL_REGEXP,
-      message: "is not a mail address"
+      message: :mail
     }
   validates :password, length: { in: 8..72 }, allow_nil: true
   validate :password_is_no_common_one
@@ -71,6 +71,6 @@ class User < ApplicationRecord
     known = [*name.to_s.split, *email.to_s.split(/[@.]/), "glossema"]
     return if Zxcvbn.zxcvbn(password, known)["score"] > GUESSED_EASILY
 
-    errors.add(:password, "is one that is easily guessed; take a longer one, or several words")
+    errors.add(:password, :guessed)
   end
 end

@@ -5,9 +5,11 @@ import '@fontsource-variable/literata/wght-italic.css'
 import '../shared/styles/tokens.css'
 import '../shared/styles/base.css'
 import '../shared/styles/frame.css'
-import '../shared/i18n'
+import { language } from '../shared/i18n'
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query'
 import { App as AntApp, ConfigProvider } from 'antd'
+import enGB from 'antd/locale/en_GB'
+import itIT from 'antd/locale/it_IT'
 import { StrictMode, useEffect, useMemo, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Route, Routes } from 'react-router'
@@ -68,7 +70,7 @@ function Glossema() {
     [me.data, mode],
   )
   return (
-    <ConfigProvider theme={themeFor(mode)} wave={{ disabled: true }}>
+    <ConfigProvider theme={themeFor(mode)} locale={language === 'it' ? itIT : enGB} wave={{ disabled: true }}>
       <AntApp style={{ height: '100%' }}>
         {settings ? (
           <SettingsContext value={settings}>

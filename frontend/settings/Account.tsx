@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { Frame } from '../shared/Frame'
 import { useSettings } from '../shared/settings'
+import { LanguageChoice } from './LanguageChoice'
 import { SecondFactor } from './SecondFactor'
 import { SignedIn } from './SignedIn'
 import { Work } from './Work'
@@ -40,6 +41,7 @@ export function Account() {
     <Frame>
       <div className="sheet-view account">
         <h1>{t('account.title')}</h1>
+        <LanguageChoice />
         <Form
           layout="vertical"
           initialValues={user}

@@ -1,16 +1,29 @@
-// The catalogue of texts. A second language is one more file and one more line.
+// The catalogues of texts, and how numbers and dates are written in the language of the page: that of whoever is
+// signed in. A further language is one more file and one more line.
+import dayjs from 'dayjs'
+import 'dayjs/locale/it'
 import i18next from 'i18next'
 import { initReactI18next } from 'react-i18next'
 import en from './texts/en.json'
+import it from './texts/it.json'
+
+export const LANGUAGES = { en: 'English', it: 'Italiano' } as const
+export type Language = keyof typeof LANGUAGES
+const LOCALES: Record<Language, string> = { en: 'en-GB', it: 'it-IT' }
+const asked = document.documentElement.lang
+export const language: Language = asked in LANGUAGES ? (asked as Language) : 'en'
+export const locale = LOCALES[language]
+
+// Dates as they are typed.
+dayjs.locale(language)
 
 void i18next.use(initReactI18next).init({
-  resources: { en: { translation: en } },
-  lng: 'en',
+  resources: { en: { translation: en }, it: { translation: it } },
+  lng: language,
   fallbackLng: 'en',
   interpolation: { escapeValue: false },
 })
 
-export const locale = 'en-GB'
 export const number = (value: number) => value.toLocaleString(locale)
 
 export const now = () => new Date()

@@ -1,4 +1,6 @@
 // Languages by name: the tags worth offering, named by the browser's own CLDR data.
+import { locale } from './i18n'
+
 const TAGS =
   `af ar ar-EG ar-SA bg bg-BG bn ca ca-ES cs cs-CZ cy da da-DK de de-AT de-CH de-DE el el-GR en en-AU en-CA en-GB en-IE en-IN en-NZ en-US en-ZA
 es es-AR es-CL es-CO es-ES es-MX et et-EE eu fa fi fi-FI fr fr-BE fr-CA fr-CH fr-FR ga gl he he-IL hi hi-IN hr hr-HR hu hu-HU hy id id-ID is it it-CH it-IT
@@ -7,7 +9,7 @@ sv sv-FI sv-SE sw ta th th-TH tr tr-TR uk uk-UA ur uz vi vi-VN zh zh-Hans-CN zh-
     /\s+/,
   )
 
-const names = new Intl.DisplayNames(['en'], { type: 'language', languageDisplay: 'standard' })
+const names = new Intl.DisplayNames([locale], { type: 'language', languageDisplay: 'standard' })
 
 // "Italian (Italy)" → "Italian, Italy".
 export function languageName(tag: string | null | undefined): string {

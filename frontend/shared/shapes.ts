@@ -37,6 +37,8 @@ export interface ReadingLook {
   beside?: boolean
 }
 export interface Preferences {
+  // Of the interface.
+  language?: 'en' | 'it'
   // The lowest score that is shown.
   floor?: number
   // Repeats are confirmed with the segment they repeat, not filled as drafts.

@@ -57,7 +57,9 @@ module Api
     def faults_of(record)
       faults =
         record.errors.map do |fault|
-          fault.attribute == :base ? fault.message : "#{fault.attribute.to_s.humanize} #{fault.message}"
+          next fault.message if fault.attribute == :base
+
+          "#{record.class.human_attribute_name(fault.attribute)} #{fault.message}"
         end
       faults.to_sentence.chomp(".")
     end

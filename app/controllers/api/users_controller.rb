@@ -7,7 +7,8 @@ module Api
       with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
 
     def create
-      user = User.create!(params.permit(:name, :email, :password, :time_zone).reverse_merge(password: ""))
+      given = params.permit(:name, :email, :password, :time_zone).reverse_merge(password: "")
+      user = User.create!(given.merge(preferences: { language: language }))
       begin_session(user)
       answer(UserResource.new(user), status: :created)
     end

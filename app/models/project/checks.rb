@@ -27,7 +27,7 @@ module Project::Checks
     @check_stamp ||= begin
       words = spelling_checked? ? OwnWord.in_project(self).pluck(:word) : []
       against = [VERSION, CheckProfile.new(self).given, never_used, never_translated, target_lang,
-                 checking_termbases.map { |one| [one.id, one.revision] }, words]
+                 checking_termbases.map { |one| [one.id, one.revision] }, words, user.language]
       Digest::SHA256.hexdigest(against.inspect)
     end
   end

@@ -74,12 +74,14 @@ class Project::Looking
     @project.announce("checked")
   end
 
-  # {segment id => {"seen", "findings", "terms"}}
+  # {segment id => {"seen", "findings", "terms"}}; told in the language of whoever the project belongs to.
   def found(ids)
-    @project.segments.where(id: ids).select("segments.*", "#{SEEN} AS seen").to_h do |segment|
-      pair = @project.pair_of(segment)
-      [segment.id, { "seen" => segment.seen, "terms" => terms(pair),
-                     "findings" => @project.checker.findings(pair).map { |one| told(one) } }]
+    I18n.with_locale(@project.user.language) do
+      @project.segments.where(id: ids).select("segments.*", "#{SEEN} AS seen").to_h do |segment|
+        pair = @project.pair_of(segment)
+        [segment.id, { "seen" => segment.seen, "terms" => terms(pair),
+                       "findings" => @project.checker.findings(pair).map { |one| told(one) } }]
+      end
     end
   end
 

@@ -6,6 +6,8 @@ module User::Preferences
   ON_OPEN = %w[nothing source match machine].freeze
 
   KNOWN = {
+    # The language of the interface.
+    "language" => ->(value) { I18n.available_locales.map(&:to_s).include?(value) },
     # The lowest score that is shown.
     "floor" => ->(value) { value.is_a?(Integer) && value.between?(30, 100) },
     # Repeats are confirmed with the segment they repeat, not filled as drafts.
@@ -26,6 +28,9 @@ module User::Preferences
     # Hints of the first time that she sent away.
     "hints_gone" => ->(value) { value.is_a?(Array) && value.size < 100 && value.all?(String) }
   }.freeze
+
+  # The language that she is told things in.
+  def language = preferences.fetch("language", "en")
 
   READING = {
     "size" => [0.9, 1, 1.15, 1.3, 1.5],

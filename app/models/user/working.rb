@@ -8,8 +8,8 @@ module User::Working
 
   included do
     validates :words_per_hour, numericality: { only_integer: true, in: 20..5000 }
-    validates :remind_at, format: { with: TIME, message: "is not a time such as 09:00" }
-    validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers }, message: "is not known" }
+    validates :remind_at, format: { with: TIME, message: :clock }
+    validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers }, message: :unknown }
     # Raises Refused "hours-wrong" or "pattern-wrong".
     before_validation do
       self.working = working.to_h.stringify_keys.slice("days", "from", "to")

@@ -13,11 +13,21 @@ module Glossema
 
     module_function
 
-    # Sentences of findings, by the code of their check and a variant: {"number" => {"missing" => "…"}}.
-    def sentences = @sentences ||= YAML.load_file(File.join(ROOT, "data/checks/en.yml")).fetch("en")
+    # Sentences of findings in a language, by code and variant: {"number" => {"missing" => "…"}}.
+    def sentences(language = "en")
+      (@sentences ||= {})[language] ||=
+        YAML.load_file(File.join(ROOT, "data/checks/#{language}.yml")).fetch(language)
+    end
+
+    # Answers in which language findings are told; an application may put its own in.
+    def language=(asked)
+      @language = asked
+    end
 
     # key: "code" or "code.variant"; details: what the sentence names.
-    def sentence(key, **details) = format(sentences.dig(*key.split(".")), details)
+    def sentence(key, **details)
+      format(sentences(@language ? @language.call : "en").dig(*key.split(".")), details)
+    end
 
     # All checks there are, in order of their groups.
     def all = @all ||= []
