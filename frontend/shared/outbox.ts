@@ -47,8 +47,8 @@ export interface Listener {
 const KINDS: Partial<Record<number, Trouble['kind']>> = { 404: 'gone', 409: 'changed' }
 const DELAY = 350
 const RETRY = 2500
-// So many wordings are remembered that were sent without an answer.
-const TRIED = 5
+// So many different wordings are remembered that were sent without an answer: any of them may have arrived.
+const TRIED = 1000
 const DATABASE = createStore('glossema-outbox', 'entries')
 export const TAB = crypto.randomUUID()
 
@@ -176,7 +176,8 @@ export class Outbox {
   private async sendOne(entry: Entry): Promise<Blocked | null> {
     const before = entry.tried ?? []
     const waits = this.waiting.get(entry.segment) ?? entry
-    this.keep({ ...waits, tried: [...before, entry.target].slice(-TRIED) })
+    const tried = [...before.filter((target) => target !== entry.target), entry.target].slice(-TRIED)
+    this.keep({ ...waits, tried })
     try {
       const answer = await api.patch<Answer>(`/segments/${entry.segment}`, body(entry))
       const newer = this.waiting.get(entry.segment)

@@ -194,16 +194,28 @@ RSpec.describe "Modules" do
     it "takes what it sent for its own, though the answer was lost, and for no other wording" do
       status = outbox(<<~JS)
         const real = window.fetch
-        let lost = 1
-        window.fetch = async (...asked) => {
-          const answer = await real(...asked)
-          if (asked[1]?.method === 'PATCH' && lost-- > 0) throw new TypeError('lost')
+        const wait = (time) => new Promise((then) => setTimeout(then, time))
+        // The first is answered into nothing; then the server is not reached at all while more is typed.
+        let asked = 0
+        let reached = true
+        window.fetch = async (path, options) => {
+          if (options?.method !== 'PATCH') return real(path, options)
+          asked += 1
+          const answer = reached && (await real(path, options))
+          if (!answer || asked === 1) throw new TypeError('lost')
           return answer
         }
         draft('Uno')
-        await new Promise((then) => setTimeout(then, 900))
+        await wait(900)
+        reached = false
+        for (let more = 0; more < 8; more += 1) {
+          draft('Uno e' + '.'.repeat(more))
+          outbox.flush()
+          await wait(30)
+        }
+        reached = true
         draft('Uno e due')
-        await new Promise((then) => setTimeout(then, 4000))
+        await wait(4000)
         window.fetch = real
         return outbox.snapshot()
       JS
