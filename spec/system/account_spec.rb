@@ -32,6 +32,22 @@ RSpec.describe "Account" do
     expect(page).to have_button("Sign in")
   end
 
+  it "speaks Italian from now on where she chooses it, numbers and dates too" do
+    project = make_project(user)
+    project.update!(due_at: Time.zone.parse("2031-03-05 14:00"))
+    sign_in(user)
+    visit "/settings/account"
+    find("label", text: "Language of the interface").find("[role=combobox]").click
+    find(".ant-select-item", text: "Italiano").click
+    expect(page).to have_css("h1", text: "Account")
+    expect(page).to have_link("Oggi")
+    click_link "Oggi"
+    expect(page).to have_text("5 mar")
+    expect(page).to have_text("parole rimaste")
+    expect(user.reload.language).to eq("it")
+    expect(faults).to eq([])
+  end
+
   it "takes a second factor, which is asked for when she signs in" do
     sign_in(user)
     visit "/settings/account"

@@ -84,6 +84,18 @@ RSpec.describe "Every view" do
     end
   end
 
+  it "is clean for axe in Italian, and shows no name of a text in place of it" do
+    user.update!(preferences: { language: "it" })
+    names = JSON.parse(Rails.root.join("frontend/shared/texts/it.json").read).keys.join("|")
+    found = views.to_h do |path, shown|
+      visit path
+      expect(page).to have_css(shown)
+      expect(page).to have_css("html[lang=it]", visible: :all)
+      [path, faults + page.text.scan(/\b(?:#{names})\.[a-z]+[A-Z]?\w*\b/)]
+    end
+    expect(found.reject { |_, list| list.empty? }).to eq({})
+  end
+
   it "fits a window of 320 × 256, and is worked in there" do
     window(320, 256)
     found = views.to_h do |path, shown|
