@@ -134,7 +134,9 @@ module StandIn
       end
 
       files = value.to_h["files"].to_a
-      whole = files.any? && files.all? { |one| Digest::SHA256.hexdigest(Base64.decode64(one["content"].to_s)) == one["sha256"] }
+      whole = files.any? && files.all? do |one|
+        Digest::SHA256.hexdigest(Base64.decode64(one["content"].to_s)) == one["sha256"]
+      end
       return error(422, "files", "A file is missing or did not come whole.") unless whole
 
       project["state"] = "delivered"

@@ -1,4 +1,5 @@
-// A memory or termbase of another server: where it is and the key, what is there, and which of it is attached.
+// A memory or termbase of another server: where it is and the key, what is there, and which of it is
+// attached.
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'

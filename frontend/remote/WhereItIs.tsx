@@ -1,5 +1,5 @@
-// Of a memory or termbase on another server: where it is, what that server says, whether it is written to, and
-// what is still on its way there.
+// Of a memory or termbase on another server: where it is, what that server says, whether it is written to,
+// and what is still on its way there.
 import { useTranslation } from 'react-i18next'
 import { fullDate, number, time } from '../shared/i18n'
 import { TextInPlace } from '../shared/parts/TextInPlace'

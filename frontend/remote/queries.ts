@@ -1,4 +1,5 @@
-// Memories and termbases on other servers, and the keys by which hers are reached: what is asked of the server.
+// Memories and termbases on other servers, and the keys by which hers are reached: what is asked of the
+// server.
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'

@@ -1,4 +1,5 @@
-// A second factor beside the password: put into an authenticator, confirmed by a code, ended with the password.
+// A second factor beside the password: put into an authenticator, confirmed by a code, ended with the
+// password.
 import { useQuery } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useState } from 'react'

@@ -1,5 +1,5 @@
-// The catalogues of texts, and how numbers and dates are written in the language of the page: that of whoever is
-// signed in. A further language is one more file and one more line.
+// The catalogues of texts, and how numbers and dates are written in the language of the page: that of
+// whoever is signed in. A further language is one more file and one more line.
 import dayjs from 'dayjs'
 import 'dayjs/locale/it'
 import i18next from 'i18next'

@@ -1,5 +1,5 @@
-// Who has a memory or a termbase: for its owner, with what each may do, and the way to give it and take it back.
-// For whom it was given to: whose it is.
+// Who has a memory or a termbase: for its owner, with what each may do, and the way to give it and take it
+// back. For whom it was given to: whose it is.
 import { useTranslation } from 'react-i18next'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import type { Share } from '../shared/types'

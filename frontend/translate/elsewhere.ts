@@ -1,5 +1,5 @@
-// What other servers are doing about the open segment and about words that are looked up: asked for by itself, so
-// that a slow one holds up nothing. The cable tells when there is more.
+// What other servers are doing about the open segment and about words that are looked up: asked for by
+// itself, so that a slow one holds up nothing. The cable tells when there is more.
 import { useQuery, type QueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'

@@ -9,7 +9,8 @@ class Backup::Pruning
 
   def keep(count)
     Backup.list(@folder).drop(count).each { |one| FileUtils.rm_rf(one["path"]) }
-    Dir[@folder + "*#{Backup::HALF}"].each { |path| FileUtils.rm_rf(path) if File.mtime(path) < Time.now - OLD }
+    halves = Dir[@folder + "*#{Backup::HALF}"]
+    FileUtils.rm_rf(halves.select { |path| File.mtime(path) < Time.now - OLD })
     unnamed.each(&:delete)
   end
 

@@ -45,7 +45,8 @@ RSpec.describe "Upgrades" do
   def tables = ActiveRecord::Base.connection.tables.grep_v(ASIDE)
 
   def counts
-    tables.to_h { |name| [name, ActiveRecord::Base.connection.select_value("SELECT COUNT(*) FROM \"#{name}\"")] }
+    base = ActiveRecord::Base.connection
+    tables.to_h { |name| [name, base.select_value("SELECT COUNT(*) FROM \"#{name}\"")] }
   end
 
   def structure

@@ -85,7 +85,8 @@ RSpec.describe "A client’s server", :stand_in do
       .to eq([["hl-310", 1, project.deliveries.first.files.map(&:base_name)]])
     # An answer that got lost: it is sent again, and is the same delivery.
     server = project.server_project.server.speaker
-    sent = { id: "f1", name: "a.txt", sha256: Digest::SHA256.hexdigest("a"), content: Base64.strict_encode64("a") }
+    sent = { id: "f1", name: "a.txt", sha256: Digest::SHA256.hexdigest("a"),
+             content: Base64.strict_encode64("a") }
     receipts = Array.new(2) { server.deliver("hl-310", "same", [sent], "")["receipt"] }
     expect(receipts.uniq.size).to eq(1)
   end

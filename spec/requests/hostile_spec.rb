@@ -47,7 +47,9 @@ RSpec.describe "Hostile files" do
   def read(document)
     return refused(document.message) if document.state == "refused"
     return "state #{document.state}" unless document.ready?
-    return "a file of the system was read" if document.segments.exists?(["source LIKE ?", "%#{Hostile::SECRET}%"])
+
+    told = document.segments.exists?(["source LIKE ?", "%#{Hostile::SECRET}%"])
+    return "a file of the system was read" if told
 
     get "/api/documents/#{document.id}/page"
     lively = response.status == 200 && body["html"][LIVELY]

@@ -88,7 +88,8 @@ class Everything
     far = owner.memories.create!(name: "Far", source_lang: "en", target_lang: "it")
     source = RemoteSource.create!(item: far, user: owner, address: "http://127.0.0.1:9", ref: "x",
       facts: { "server" => "x", "name" => "x", "languages" => %w[en it], "size" => 1, "may" => "read" })
-    server = owner.client_servers.create!(client: owner.clients.first, name: "x", address: "http://127.0.0.1:9")
+    server = owner.client_servers
+      .create!(client: owner.clients.first, name: "x", address: "http://127.0.0.1:9")
     offer = server.projects.create!(ref: "x", facts: { "files" => [] })
     { "remote_sources" => source.id, "remote_source_id" => source.id, "client_servers" => server.id,
       "offers" => offer.id, "remote_keys" => RemoteKey.make(memory, by: owner, name: "x").first.id,

@@ -168,7 +168,8 @@ module Hostile
     run = "<w:r><w:t>Press</w:t></w:r>"
     yield one("macros", "dde.docx",
       Files.docx("<w:p><w:fldSimple w:instr=\"DDEAUTO cmd /c calc\">#{run}</w:fldSimple></w:p>"))
-    yield one("macros", "formulas.csv", "=cmd|'/c calc'!A0,+1,-1,@SUM(1)\n=HYPERLINK(\"http://evil.example\"),x")
+    formulas = "=cmd|'/c calc'!A0,+1,-1,@SUM(1)\n=HYPERLINK(\"http://evil.example\"),x"
+    yield one("macros", "formulas.csv", formulas)
   end
 
   def scripts

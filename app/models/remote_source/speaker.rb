@@ -13,7 +13,8 @@ class RemoteSource::Speaker < OutsideSpeaker
   def matches(ref, pair, queries)
     body = { source_lang: pair[0], target_lang: pair[1], threshold: FLOOR, limit: LIMIT, queries: queries }
     value = json(:post, "/memories/#{ref}/matches", body)
-    Glossema::Remote::Answers.matches(value, queries.size, most: LIMIT, host: host).map { |units| units.map(&:to_h) }
+    found = Glossema::Remote::Answers.matches(value, queries.size, most: LIMIT, host: host)
+    found.map { |units| units.map(&:to_h) }
   end
 
   # texts: without codes. [[{"from", "to", "term", "entry"}] for each].

@@ -11,7 +11,9 @@ RSpec.describe Glossema::Remote::Service do
   let(:termbase) { StandIn::TermShelf.new([%w[en it], %w[helmet casco], %w[battery batteria]]) }
   let(:may) { "write" }
   let(:holder) do
-    item = ->(id, kind) { Glossema::Remote::Item.new(id: id, kind: kind, name: id, languages: %w[en it], size: 2, may: may) }
+    item = lambda do |id, kind|
+      Glossema::Remote::Item.new(id: id, kind: kind, name: id, languages: %w[en it], size: 2, may: may)
+    end
     shelves = { item["m", "memory"] => memory, item["t", "termbase"] => termbase }
     left = [5]
     Class.new do
