@@ -56,7 +56,7 @@ function ServerLine({ server, attempt }: { server: ClientServer; attempt: Attemp
         {' · '}
         <button
           type="button"
-          className="quiet-link"
+          className="plain-link"
           aria-label={`${t('servers.drop')}: ${name}`}
           onClick={() => void attempt(() => dropServer(id))}
         >

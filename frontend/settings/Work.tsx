@@ -29,7 +29,7 @@ export function Work({ keep }: { keep: Keep }) {
       <h2>{t('account.work')}</h2>
       <Form layout="vertical" initialValues={user} onFinish={send}>
         <Form.Item name={['working', 'days']} label={t('account.days')}>
-          <Checkbox.Group options={DAYS} />
+          <Checkbox.Group className="work-days" options={DAYS} />
         </Form.Item>
         <div className="side-by-side">
           <Form.Item name={['working', 'from']} label={t('account.from')}>
