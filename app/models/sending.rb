@@ -31,7 +31,7 @@ class Sending < ApplicationRecord
     return unless Sending.waiting.where(id: id).update_all(state: "going", updated_at: Time.current) == 1
 
     reload
-    about.send_out(self)
+    I18n.with_locale(user.language) { about.send_out(self) }
     destroy!
   rescue Glossema::Refused => e
     put_off(e)

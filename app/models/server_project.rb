@@ -26,11 +26,11 @@ class ServerProject < ApplicationRecord
   # The files fetched, memory and termbase attached as remote ones, the rest filled in: a brief. Raises
   # Refused.
   def open
-    raise Glossema::Refused.new("server-opened", name: project.name) if project
-
+    not_opened_yet
     offer = server.speaker.accept(ref)
     files = offer.files.map { |file| [file, server.speaker.file(ref, file)] }
-    transaction do
+    with_lock do
+      not_opened_yet
       take_in(offer)
       update!(project: user.projects.create!(fields(offer)), state: "accepted")
       files.each_with_index { |(file, bytes), index| document(file, bytes, index + 1) }
@@ -57,6 +57,10 @@ class ServerProject < ApplicationRecord
   def said = state == "withdrawn" ? withdrawn_sentence : nil
 
   private
+
+  def not_opened_yet
+    raise Glossema::Refused.new("server-opened", name: project.name) if project
+  end
 
   def withdraw(reason)
     return if state == "withdrawn"

@@ -18,8 +18,7 @@ export function AttachRemote({ kind, onAttached }: Props) {
   const { t } = useTranslation()
   const [where, setWhere] = useState<typeof NOWHERE | null>(null)
   const [server, setServer] = useState<Server | null>(null)
-  const [asking, setAsking] = useState(false)
-  const { act } = useAct()
+  const { act, busy } = useAct()
   const leave = () => {
     setWhere(null)
     setServer(null)
@@ -30,11 +29,7 @@ export function AttachRemote({ kind, onAttached }: Props) {
         {t(`remote.attach.${kind}`)}
       </button>
     )
-  const ask = async () => {
-    setAsking(true)
-    await act(async () => setServer(await tryServer(where.address, where.key)))
-    setAsking(false)
-  }
+  const ask = () => void act(async () => setServer(await tryServer(where.address, where.key)))
   const set = (fields: Partial<typeof NOWHERE>) => {
     setWhere({ ...where, ...fields })
     setServer(null)
@@ -44,7 +39,7 @@ export function AttachRemote({ kind, onAttached }: Props) {
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          void ask()
+          ask()
         }}
       >
         <Input
@@ -63,7 +58,7 @@ export function AttachRemote({ kind, onAttached }: Props) {
           value={where.key}
           onChange={(event) => set({ key: event.target.value })}
         />
-        <Button htmlType="submit" loading={asking} disabled={!where.address.trim()}>
+        <Button htmlType="submit" loading={busy} disabled={!where.address.trim()}>
           {t('remote.ask')}
         </Button>
         <button type="button" className="quiet-link" onClick={leave}>

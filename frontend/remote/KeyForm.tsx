@@ -23,7 +23,7 @@ export function KeyForm({ onMake }: { onMake: (fields: NewKey) => Promise<unknow
       className="key-form"
       onSubmit={(event) => {
         event.preventDefault()
-        void onMake(fields).then(() => setFields(null))
+        void onMake(fields).then((made) => made && setFields(null))
       }}
     >
       <Input

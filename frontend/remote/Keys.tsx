@@ -23,6 +23,7 @@ export function Keys({ kind, id }: Props) {
     act(async () => {
       setMade(await makeKey(kind, id, fields))
       await refetch()
+      return true
     })
   const withdraw = (key: number) =>
     void act(async () => {

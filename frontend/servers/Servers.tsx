@@ -14,7 +14,7 @@ type Attempt = (work: () => Promise<unknown>) => Promise<unknown>
 export function Servers({ client }: { client: number }) {
   const { t } = useTranslation()
   const { data = [], refetch } = useServers(client)
-  const { act } = useAct()
+  const { act, busy } = useAct()
   const attempt: Attempt = (work) =>
     act(async () => {
       await work()
@@ -27,7 +27,7 @@ export function Servers({ client }: { client: number }) {
       {data.map((server) => (
         <ServerLine key={server.id} server={server} attempt={attempt} />
       ))}
-      <AddServer client={client} attempt={attempt} />
+      <AddServer client={client} attempt={attempt} busy={busy} />
     </section>
   )
 }
@@ -67,10 +67,15 @@ function ServerLine({ server, attempt }: { server: ClientServer; attempt: Attemp
   )
 }
 
-function AddServer({ client, attempt }: { client: number; attempt: Attempt }) {
+interface Adding {
+  client: number
+  attempt: Attempt
+  busy: boolean
+}
+
+function AddServer({ client, attempt, busy }: Adding) {
   const { t } = useTranslation()
   const [fields, setFields] = useState<{ address: string; key: string } | null>(null)
-  const { busy } = useAct()
   if (!fields)
     return (
       <button type="button" className="plain-link small" onClick={() => setFields({ address: '', key: '' })}>

@@ -1,6 +1,7 @@
 // Who has a memory or a termbase: for its owner, with what each may do, and the way to give it and take it
 // back. For whom it was given to: whose it is.
 import { useTranslation } from 'react-i18next'
+import { fullDate } from '../shared/i18n'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import type { Share } from '../shared/types'
 import { useAct } from '../shared/useAct'
@@ -53,7 +54,7 @@ function Line({ share, attempt }: { share: Share; attempt: (work: () => Promise<
         options={MAY.map((value) => ({ value, label: t(`sharing.rights.${value}`) }))}
         onChange={(value) => attempt(() => changeShare(share.id, { may: value as Share['may'] }))}
       />
-      {may === 'write' && until_on && ` ${t('sharing.until', { date: until_on })}`}
+      {may === 'write' && until_on && ` ${t('sharing.until', { date: fullDate(until_on) })}`}
       <span className="quiet"> · {t(expired ? 'sharing.expired' : `sharing.states.${state}`)}</span>
       {invitation && !expired && (
         <>

@@ -73,6 +73,11 @@ RSpec.describe "Other servers", :stand_in do
     click_button "Make a key for another server"
     fill_in "Whom or what it is for", with: "Anneke’s office"
     expect(faults).to eq([])
+    network(offline: true)
+    click_button "Make the key"
+    expect(page).to have_css(".ant-message-error")
+    expect(page).to have_field("Whom or what it is for", with: "Anneke’s office")
+    network(offline: false)
     click_button "Make the key"
     key = find(".made-key code", match: :first).text
     server = find_all(".made-key code").last.text

@@ -63,7 +63,7 @@ class RemoteSource::Desk
         @waiting[source.id] = fresh.merge(list.except(*fresh.keys)).first(WAITING).to_h
         return if @working[source.id]
 
-        @working[source.id] = Thread.new { work(source) }
+        @working[source.id] = Thread.new { I18n.with_locale(source.user.language) { work(source) } }
       end
     end
 
