@@ -242,7 +242,7 @@ RSpec.describe "Cutting" do
     table = Glossema::Formats.detect(response.body, "c.xlsx").read(response.body, name: "c.xlsx", options: {})
     rows = table.first_rows(10)
     expect(rows.map { |row| row.first(3) }).to eq(
-      [%w[What Segments Words], %w[unchanged 2 7], %w[75-84 1 6], %w[new 1 5], %w[gone 1 2], %w[all 4 18]]
+      [%w[What Segments Words], %w[unchanged 2 7], %w[75–84 1 6], %w[new 1 5], %w[gone 1 2], %w[All 4 18]]
     )
     expect(table.units.map { |unit| unit.content.text }).to include("Check the blue brake lever twice.",
       "Check the red brake lever twice.", "Stay calm.")

@@ -39,4 +39,53 @@ RSpec.describe "Languages of the interface" do
     in_italian
     expect(told.call).to eq(["12 è diventato 13."])
   end
+
+  describe "in files that leave" do
+    # What the catalogue of tables says in one language and nowhere in the other.
+    def words(language, other)
+      flat = ->(texts) { texts.is_a?(Hash) ? texts.values.flat_map(&flat) : [texts.downcase] }
+      [language, other].map { |one| flat[I18n.t("tables", locale: one)] }.reduce(:-)
+    end
+
+    # All cells, and the names of the sheets.
+    def cells(bytes)
+      return CSV.parse(bytes).flatten unless bytes.start_with?("PK")
+
+      parts = %w[xl/sharedStrings.xml xl/workbook.xml].map { |part|
+        Nokogiri::XML(Zip::File.open_buffer(StringIO.new(bytes)).read(part))
+      }
+      parts.first.css("si").map(&:text) + parts.last.css("sheet").pluck("name")
+    end
+
+    let(:addresses) do
+      there = Everything.new(user).numbers
+      project, report, quote = there.values_at("project_id", "reports", "quotes")
+      ["reports/#{report}?as=xlsx", "reports/#{report}?as=csv", "quotes/#{quote}?as=xlsx",
+       "quotes/#{quote}?as=csv", "projects/#{project}/check_report",
+       "projects/#{project}/delivery_differences?as=file",
+       "review_rounds/#{there["review_rounds"]}?as=report", "machine_ledger"]
+    end
+
+    it "heads their columns in it" do
+      sign_in(user)
+      { "en" => %i[en it], "it" => %i[it en] }.each do |language, (own, other)|
+        patch "/api/settings", params: { preferences: { language: language } }, as: :json
+        addresses.each do |address|
+          get "/api/#{address}"
+          found = cells(response.body.b).map { |cell| cell.to_s.dup.force_encoding("UTF-8").downcase }
+          expect(found & words(other, own)).to eq([]), address
+          expect(found & words(own, other)).not_to be_empty, address
+        end
+      end
+    end
+
+    it "asks a client in the client’s language, not in hers" do
+      sign_in(user)
+      in_italian
+      project = make_project(user, "It weighs 12 kg.", name: "b.txt")
+      Note.add(project.segments.first, "With load?", by: user, kind: "question")
+      get "/api/projects/#{project.id}/question_sheet?as=xlsx"
+      expect(cells(response.body)).to include("Translation so far", "With load?")
+    end
+  end
 end

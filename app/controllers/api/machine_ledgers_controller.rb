@@ -11,7 +11,7 @@ module Api
 
     def table
       CSV.generate do |csv|
-        csv << COLUMNS
+        csv << COLUMNS.map { |key| TablesAsWorkbook.word("ledger.#{key}") }
         sent.find_each { |request| csv << row(request) }
       end
     end

@@ -1,6 +1,6 @@
 # What was confirmed leaves: into a memory, as TMX, as XLSX.
 module Alignment::Leaving
-  HEADER = ["Source", "Target", "Probability", "Note"].freeze
+  HEADER = %w[source target probability note].freeze
   WIDTHS = [70, 70, 12, 40].freeze
 
   # Into a memory, as an act that is taken back there. Returns the MemoryChange. Raises Refused "align-none",
@@ -53,7 +53,7 @@ module Alignment::Leaving
 
   def xlsx
     rows = confirmed.map { |bead| [*texts(bead), bead["probability"], bead["note"]] }
-    TablesAsWorkbook.new.add("Pairs", HEADER, WIDTHS, rows).bytes
+    TablesAsWorkbook.new.add("pairs", HEADER, WIDTHS, rows).bytes
   end
 
   private

@@ -2,7 +2,7 @@
 # stood in the one before, and each place before and after.
 class Document::VersionReport
   BANDS = ["unchanged", *Glossema::Counting::Bands::NAMES.drop(3)].freeze
-  HEADER = ["Number", "What", "Likeness in %", "Before", "Now", "Words"].freeze
+  HEADER = %w[number what likeness before now words].freeze
   WIDTHS = [8, 12, 12, 56, 56, 8].freeze
 
   # Raises Refused "nothing-before" for a document that takes no other's place.
@@ -14,7 +14,7 @@ class Document::VersionReport
     @revision = Glossema::Revision.new(@document.places_of(@old), @fresh)
   end
 
-  def name = "#{File.basename(@document.name, ".*")} changes.xlsx"
+  def name = "#{File.basename(@document.name, ".*")} #{TablesAsWorkbook.word("names.changes")}.xlsx"
 
   # {band => {"segments", "words"}}, those of BANDS there are.
   def bands
@@ -26,8 +26,8 @@ class Document::VersionReport
 
   def xlsx
     TablesAsWorkbook.new
-      .add("Words", %w[What Segments Words What\ it\ means], [16, 12, 12, 80], table)
-      .add("Places", HEADER, WIDTHS, changed + gone).bytes
+      .add("words", %w[what segments words meaning], [16, 12, 12, 80], table)
+      .add("places", HEADER, WIDTHS, changed + gone).bytes
   end
 
   private
@@ -41,21 +41,29 @@ class Document::VersionReport
   def words(content) = Glossema::Counting::Count.of(content).words
 
   def table
-    rows = bands.map { |name, sum| [name, sum["segments"], sum["words"], I18n.t("versions.bands.#{name}")] }
+    rows = bands.map do |name, sum|
+      [named(name), sum["segments"], sum["words"], I18n.t("versions.bands.#{name}")]
+    end
     left = @revision.gone.map { |index| @old[index] }
-    rows << ["gone", left.size, left.sum(&:words), I18n.t("versions.gone")] if left.any?
-    rows << ["all", *%w[segments words].map { |what| bands.values.sum { |sum| sum[what] } }, ""]
+    rows << [word("gone"), left.size, left.sum(&:words), I18n.t("versions.gone")] if left.any?
+    rows << [word("all"), *%w[segments words].map { |what| bands.values.sum { |sum| sum[what] } }, ""]
   end
+
+  def word(key) = TablesAsWorkbook.word(key)
+  def named(band) = band == "unchanged" ? word(band) : I18n.t("interface.bandNames.#{band}")
 
   def changed
     @revision.links.reject { |link| link.kind == :same }.map do |link|
       now = @fresh[link.index].content
       before = link.old && @old[link.old].source_content.text
-      [link.index + 1, link.kind.to_s, link.score, before, now.text, words(now)]
+      [link.index + 1, link.kind == :new ? named("new") : word("changed"), link.score, before, now.text,
+       words(now)]
     end
   end
 
   def gone
-    @revision.gone.map { |index| [nil, "gone", nil, @old[index].source_content.text, nil, @old[index].words] }
+    @revision.gone.map { |index|
+      [nil, word("gone"), nil, @old[index].source_content.text, nil, @old[index].words]
+    }
   end
 end

@@ -15,7 +15,8 @@ class Quote::Export
   end
 
   def name(form)
-    "#{["Quote", @quote.number, @quote.client&.name].compact_blank.join(" ")}.#{form}".tr("/\\", "-")
+    "#{[word("names.quote"), @quote.number, @quote.client&.name].compact_blank.join(" ")}.#{form}".tr("/\\",
+      "-")
   end
 
   # form: one of FORMS. Raises Refused "takeout-unknown".
@@ -29,16 +30,18 @@ class Quote::Export
   def xlsx
     package = Axlsx::Package.new
     package.use_shared_strings = true
-    package.workbook.add_worksheet(name: "Quote") { |sheet| fill(sheet) }
-    package.workbook.add_worksheet(name: "Files") { |sheet| files(sheet) }
+    package.workbook.add_worksheet(name: word("sheets.quote")) { |sheet| fill(sheet) }
+    package.workbook.add_worksheet(name: word("sheets.files")) { |sheet| files(sheet) }
     package.to_stream.read
   end
 
   def csv
     CSV.generate do |table|
-      table << %w[band words weight weighted price]
-      figures["lines"].each { |line| table << line.values_at("band", "words", "weight", "weighted", "price") }
-      %w[net rush total].each { |sum| table << [sum, nil, nil, nil, figures[sum]] }
+      table << %w[band words weight weighted price].map { |key| word(key).downcase }
+      figures["lines"].each do |line|
+        table << [band_name(line["band"]), *line.values_at("words", "weight", "weighted", "price")]
+      end
+      %w[net rush total].each { |sum| table << [word(sum).downcase, nil, nil, nil, figures[sum]] }
     end
   end
 
@@ -61,16 +64,19 @@ class Quote::Export
 
   private
 
+  def word(key, **details) = TablesAsWorkbook.word(key, **details)
+  def band_name(band) = I18n.t("interface.bandNames.#{band}")
   def figures = @quote.figures
 
   def fill(sheet)
     styles = styles_of(sheet)
-    sheet.add_row(%w[Band Words Characters Weight Weighted Price], style: styles[:bold])
+    heading = %w[band words characters weight weighted price].map { |key| word(key) }
+    sheet.add_row(heading, style: styles[:bold])
     BANDS.each_with_index do |band, index|
       line = FIRST + index
       sheet.add_row(
         [
-          band,
+          band_name(band),
           *@report.figures.dig("bands", band).values_at("words", "characters"),
           @rates.weights[band].to_f,
           "=B#{line}*D#{line}",
@@ -113,7 +119,7 @@ class Quote::Export
     last = FIRST + BANDS.size - 1
     columns = { "B" => true, "C" => true, "D" => false, "E" => true, "F" => true }
     cells = columns.map { |column, summed| summed ? sum(column, last) : nil }
-    sheet.add_row(["all", *cells], style: styles[:bold], escape_formulas: false)
+    sheet.add_row([word("all"), *cells], style: styles[:bold], escape_formulas: false)
     sheet.add_row([])
     rates.each { |label, value| sheet.add_row([label, nil, nil, nil, nil, value]) }
     style = [styles[:bold], *Array.new(4), styles[:money]]
@@ -126,12 +132,12 @@ class Quote::Export
 
   def rates
     {
-      "Rate by the #{@rates.unit}, #{@rates.currency.iso_code}" => @rates.rate.to_f,
-      "Minimum fee" => @rates.minimum.to_f,
-      "Rush surcharge" => @rates.rush.to_f,
-      "Rounded to" => @rates.rounding.to_f,
-      "Weighted words an hour" => @rates.words_per_hour.to_f,
-      "Characters a page" => @rates.page_characters.to_f
+      word("rates.rate.#{@rates.unit}", currency: @rates.currency.iso_code) => @rates.rate.to_f,
+      word("rates.minimum") => @rates.minimum.to_f,
+      word("rates.rush") => @rates.rush.to_f,
+      word("rates.rounding") => @rates.rounding.to_f,
+      word("rates.pace") => @rates.words_per_hour.to_f,
+      word("rates.page") => @rates.page_characters.to_f
     }
   end
 
@@ -139,16 +145,17 @@ class Quote::Export
   def totals
     price = @rates.unit == "flat" ? "F#{ROWS[:rate]}" : "F#{ROWS[:all]}"
     {
-      "Net" => "=MAX(#{rounded(price)},F#{ROWS[:minimum]})",
-      "Rush" => "=#{rounded("F#{ROWS[:net]}*F#{ROWS[:rush]}")}",
-      "Total" => "=F#{ROWS[:net]}+F#{ROWS[:surcharge]}"
+      word("net") => "=MAX(#{rounded(price)},F#{ROWS[:minimum]})",
+      word("rush") => "=#{rounded("F#{ROWS[:net]}*F#{ROWS[:rush]}")}",
+      word("total") => "=F#{ROWS[:net]}+F#{ROWS[:surcharge]}"
     }
   end
 
   def rounded(amount) = "ROUND(ROUND((#{amount})/F#{ROWS[:rounding]},6),0)*F#{ROWS[:rounding]}"
 
   def files(sheet)
-    sheet.add_row(["File", *BANDS, "all"], style: sheet.styles.add_style(b: true))
+    heading = [word("file"), *BANDS.map { |band| band_name(band) }, word("all")]
+    sheet.add_row(heading, style: sheet.styles.add_style(b: true))
     last = Axlsx.col_ref(BANDS.size)
     @report.figures["files"].each_with_index do |file, index|
       words = BANDS.map { |band| file.dig("bands", band, "words") }

@@ -4,7 +4,7 @@ require "csv"
 
 class Report::Export
   FORMS = %w[xlsx csv xml].freeze
-  COLUMNS = ["File", "Segments", "Words", "Characters", "Characters without spaces", "Codes"].freeze
+  FIRST_COLUMN = "file".freeze
   BANDS = Glossema::Counting::Bands::NAMES
   FIGURES = Glossema::Counting::Report::FIGURES
   # What bands are called in GMX-V; those it has no name for begin with x-.
@@ -39,15 +39,15 @@ class Report::Export
   def xlsx
     package = Axlsx::Package.new
     package.use_shared_strings = true
-    package.workbook.add_worksheet(name: "Count") { |sheet| fill(sheet) }
-    package.workbook.add_worksheet(name: "About") { |sheet| about(sheet) }
+    package.workbook.add_worksheet(name: word("sheets.count")) { |sheet| fill(sheet) }
+    package.workbook.add_worksheet(name: word("sheets.about")) { |sheet| about(sheet) }
     package.to_stream.read
   end
 
   def csv
     CSV.generate(col_sep: ",") do |table|
       table << header
-      [*@figures["files"], @figures.merge("name" => "All")].each do |part|
+      [*@figures["files"], @figures.merge("name" => word("all"))].each do |part|
         table << row(part).map { |cell| Glossema::Exchange::Cells.harmless(cell) }
       end
     end
@@ -73,19 +73,25 @@ class Report::Export
 
   private
 
-  def header = COLUMNS + BANDS.map { |band| "Words, #{band}" } + beside_header
+  def word(key, **details) = TablesAsWorkbook.word(key, **details)
+  def band_name(band) = I18n.t("interface.bandNames.#{band}")
+
+  def header
+    [FIRST_COLUMN, *FIGURES].map { |key| word(key) } +
+      BANDS.map { |band| word("words_of", band: band_name(band)) } + beside_header
+  end
 
   def row(part)
     FIGURES.map { |figure| part[figure] }.unshift(part["name"]) + words(part, "bands") + beside_row(part)
   end
 
   def words(part, split) = BANDS.map { |band| part.dig(split, band, "words") }
-  def beside_header = @beside ? BANDS.map { |band| "Difference, #{band}" } : []
+  def beside_header = @beside ? BANDS.map { |band| word("difference_of", band: band_name(band)) } : []
 
   def beside_row(part)
     return [] unless @beside
 
-    found = if part["name"] == "All"
+    found = if part["name"] == word("all")
       comparison
     else
       comparison["files"].find { |file|
@@ -108,15 +114,16 @@ class Report::Export
         "=SUM(#{column}2:#{column}#{last})"
       }
     }
-    sheet.add_row(["All", *sums], style: bold, escape_formulas: false)
+    sheet.add_row([word("all"), *sums], style: bold, escape_formulas: false)
   end
 
   def about(sheet)
-    sheet.add_row(["Counted", @report.created_at.to_s])
-    sheet.add_row(["Languages", [@report.source_lang, @report.target_lang].compact.join(" → ")])
-    sheet.add_row(["Against", @report.memories.pluck("name").join(", ").presence || "no memories"])
+    sheet.add_row([word("counted"), @report.created_at.to_s])
+    sheet.add_row([word("languages"), [@report.source_lang, @report.target_lang].compact.join(" → ")])
+    sheet.add_row([word("against"),
+                   @report.memories.pluck("name").join(", ").presence || word("no_memories")])
     sheet.add_row([])
-    BANDS.each { |band| sheet.add_row([band, I18n.t("bands.#{band}")]) }
+    BANDS.each { |band| sheet.add_row([band_name(band), I18n.t("bands.#{band}")]) }
   end
 
   def counts(xml, part)

@@ -1,10 +1,8 @@
 # What a reviser changed and remarked, as a workbook: how much, by kind, severity and file, and the lists.
 class ReviewRound::Report
-  HEADER = ["File", "Number", "Source", "Before", "After", "Kind", "Words changed", "By", "On", "Decision",
-            "Remarks"].freeze
+  HEADER = %w[file number source before after kind words_changed by on decision remarks].freeze
   WIDTHS = [20, 8, 44, 44, 44, 12, 10, 18, 18, 10, 40].freeze
-  REMARKS = ["File", "Number", "Source", "Translation", "On", "Kind", "Severity", "Points", "Remark", "By",
-             "Answer", "Settled"].freeze
+  REMARKS = %w[file number source translation on kind severity points remark by answer settled].freeze
   REMARK_WIDTHS = [20, 8, 44, 44, 20, 24, 10, 8, 44, 18, 44, 12].freeze
   THOUSAND = 1000
 
@@ -14,18 +12,22 @@ class ReviewRound::Report
     @amount = ReviewRound::Amount.of(round)
   end
 
-  def name = "#{[@project.reference, "review", @round.number].compact_blank.join(" ")}.xlsx".tr("/\\", "-")
+  def name
+    "#{[@project.reference, word("names.review"), @round.number].compact_blank.join(" ")}.xlsx".tr("/\\", "-")
+  end
 
   def xlsx
     TablesAsWorkbook.new
-      .add("Summary", %w[What Value], [40, 40], summary)
-      .add("Files", ["File", "Changes", "Words changed", "Edits in characters", "Edit distance in %"],
-        [40, 12, 16, 20, 20], files)
-      .add("Changes", HEADER, WIDTHS, @rows.map { |row| cells(row) })
-      .add("Remarks", REMARKS, REMARK_WIDTHS, remarks).bytes
+      .add("summary", %w[what value], [40, 40], summary)
+      .add("files", %w[file changes words_changed edits distance], [40, 12, 16, 20, 20], files)
+      .add("changes", HEADER, WIDTHS, @rows.map { |row| cells(row) })
+      .add("remarks", REMARKS, REMARK_WIDTHS, remarks).bytes
   end
 
   private
+
+  def word(key, **details) = TablesAsWorkbook.word(key, **details)
+  def told(texts, key) = key && I18n.t("interface.#{texts}.#{key}")
 
   # A segment may be gone.
   def place(segment) = segment ? [segment.document.position, segment.position] : [0, 0]
@@ -34,8 +36,10 @@ class ReviewRound::Report
     segment = row.segment
     said = @round.remarks_on(segment.id).map { |note| [named(note), note.text].compact_blank.join(": ") }
     [segment.document.name, segment.position, segment.source_content.text,
-     *[row.before, row.after].map { |text| Glossema::Content.plain(text) }, row.kind, row.changed_words,
-     row.author, row.made_at&.strftime("%Y-%m-%d %H:%M"), row.decision, said.join(" · ")]
+     *[row.before, row.after].map { |text|
+       Glossema::Content.plain(text)
+     }, told("review.kinds", row.kind), row.changed_words,
+     row.author, row.made_at&.strftime("%Y-%m-%d %H:%M"), told("review.decided", row.decision), said.join(" · ")]
   end
 
   def files
@@ -51,26 +55,31 @@ class ReviewRound::Report
 
   def remark(note)
     [note.document&.name, note.segment&.position, Glossema::Content.plain(note.source.to_s),
-     note.segment&.target_content&.text, note.spot.to_h["text"], note.error_type, note.severity,
+     note.segment&.target_content&.text, note.spot.to_h["text"], type(note), told("severities", note.severity),
      note.severity && Glossema::Review::Score.points(note.severity), note.text, note.author, note.answer,
      note.settled_at&.strftime("%Y-%m-%d")]
   end
 
-  def named(note) = [note.error_type, note.severity].compact.join(", ")
+  def named(note) = [type(note), told("severities", note.severity)].compact.join(", ")
+  # The narrowest kind says it.
+  def type(note) = told("errorTypes", note.error_type&.split("/")&.last)
 
   def summary
     words, changed, score = @amount.values_at(:words, :changed, :score)
     [
-      ["Project", [@project.reference, @project.name].compact_blank.join(" · ")], ["Reviser", @round.reviser],
-      ["Segments sent", @amount[:sent]], ["Segments changed", @amount[:segments]], ["Words", words],
-      ["Words changed", changed],
-      ["Words changed in 1,000", words.zero? ? 0 : (THOUSAND * changed / words.to_f).round(1)],
-      ["Edit distance in %", @amount[:distance]["percent"]],
-      ["Points of the remarks", score[:points]], ["Points in 1,000 words", score[:per_thousand]],
-      *@amount[:kinds].map { |kind, count| ["Changes: #{kind}", count] },
-      *weighed("Remarks", score[:kinds]), *weighed("Severity", score[:severities])
+      [word("project"), [@project.reference, @project.name].compact_blank.join(" · ")], [word("reviser"), @round.reviser],
+      [word("segments_sent"), @amount[:sent]], [word("segments_changed"), @amount[:segments]], [word("words"), words],
+      [word("words_changed"), changed],
+      [word("per_thousand"), words.zero? ? 0 : (THOUSAND * changed / words.to_f).round(1)],
+      [word("distance"), @amount[:distance]["percent"]],
+      [word("points_of_remarks"), score[:points]], [word("points_per_thousand"), score[:per_thousand]],
+      *@amount[:kinds].map { |kind, count| [counted("changes", told("review.kinds", kind)), count] },
+      *weighed("remarks", "errorTypes", score[:kinds]), *weighed("severity", "severities", score[:severities])
     ]
   end
 
-  def weighed(title, table) = table.map { |name, one| ["#{title}: #{name}", one["count"]] }
+  def weighed(title, texts, table) =
+    table.map { |name, one| [counted(title, told(texts, name)), one["count"]] }
+
+  def counted(title, name) = word("counted_of", what: word(title), name: name)
 end

@@ -46,7 +46,7 @@ class Termbase::Export
   def xlsx
     require "caxlsx"
     package = Axlsx::Package.new
-    package.workbook.add_worksheet(name: "Terms") do |sheet|
+    package.workbook.add_worksheet(name: TablesAsWorkbook.word("sheets.terms")) do |sheet|
       heading = sheet.styles.add_style(b: true)
       rows.each_with_index do |row, index|
         sheet.add_row(row, types: [:string] * row.size, style: index.zero? ? heading : nil,

@@ -1,7 +1,7 @@
 # What changed since the last delivery, for the client, as a workbook: words by file, and each place before
 # and after.
 class Project::SinceDelivery::Report
-  HEADER = ["File", "Number", "Source", "Delivered", "Now", "Words"].freeze
+  HEADER = %w[file number source delivered now words].freeze
   WIDTHS = [20, 8, 50, 50, 50, 8].freeze
 
   def initialize(project)
@@ -9,14 +9,15 @@ class Project::SinceDelivery::Report
   end
 
   def name
-    "#{[@project.reference, "changes since", @since.number].compact_blank.join(" ")}.xlsx".tr("/\\", "-")
+    "#{[@project.reference, TablesAsWorkbook.word("names.changes_since"), @since.number].compact_blank.join(" ")}.xlsx".tr(
+      "/\\", "-"
+    )
   end
 
   def xlsx
     TablesAsWorkbook.new
-      .add("Files", ["File", "Words", "Segments", "Segments changed", "Words in them"],
-        [40, 12, 12, 18, 18], files)
-      .add("Changes", HEADER, WIDTHS, @since.changed.map { |segment, was| cells(segment, was) }).bytes
+      .add("files", %w[file words segments segments_changed words_in_them], [40, 12, 12, 18, 18], files)
+      .add("changes", HEADER, WIDTHS, @since.changed.map { |segment, was| cells(segment, was) }).bytes
   end
 
   private

@@ -1,14 +1,16 @@
 # Questions to a client as a sheet to be answered in: a row for each, told by its number wherever it stands.
+require "yaml"
+
 module Glossema
   module Exchange
     class QuestionSheet
       # id: by which an answer finds its question; place: where the text stands; answer: the one there is.
       Question = Struct.new(:id, :place, :source, :target, :text, :answer, keyword_init: true)
-      HEADINGS = ["No.", "Where", "Text", "Translation so far", "Question", "Answer"].freeze
+      ANSWER = 5
       WIDTHS = [6, 12, 22, 22, 19, 19].freeze
       NUMBER = /\AQ\s*(\d{1,15})\z/i
-      INTRODUCTION = "Please write your answers in the last column. The order of the rows does not matter; " \
-        "the numbers in the first column should stay as they are.".freeze
+      # {language => {"headings", "introduction"}}
+      TEXTS = YAML.load_file(File.join(ROOT, "data/questions.yml")).freeze
 
       class << self
         # {id => answer} of a sheet that came back, DOCX or a table. Raises Refused "no-answers" for a file
@@ -18,7 +20,7 @@ module Glossema
           found = rows.filter_map { |row| row[0].to_s.strip.match(NUMBER) && [row[0][/\d+/].to_i, row] }
           raise Refused.new("no-answers", name: name) if found.empty?
 
-          found.to_h { |id, row| [id, row[HEADINGS.size - 1].to_s.strip] }
+          found.to_h { |id, row| [id, row[ANSWER].to_s.strip] }
         end
 
         private
@@ -34,23 +36,28 @@ module Glossema
         end
       end
 
-      # questions: [Question …]
+      # questions: [Question …]. It speaks the source language, which is its reader's, else English.
       def initialize(questions, title:, source_lang:, target_lang:)
         @questions, @title, @langs = questions, title, [source_lang, target_lang]
       end
 
       def rows
-        [HEADINGS, *@questions.map { |one|
+        [texts["headings"], *@questions.map { |one|
           ["Q#{one.id}", one.place, one.source, one.target, one.text, one.answer]
         }]
       end
 
       def docx
-        columns = HEADINGS.zip(WIDTHS, [nil, nil, *@langs, nil, nil]).map do |heading, share, lang|
+        columns = texts["headings"].zip(WIDTHS, [nil, nil, *@langs, nil, nil]).map do |heading, share, lang|
           WordTable::Column.new(heading: heading, share: share, lang: lang)
         end
-        WordTable.new(title: @title, paragraphs: [INTRODUCTION], columns: columns, rows: rows.drop(1)).bytes
+        WordTable.new(title: @title, paragraphs: [texts["introduction"]], columns: columns,
+          rows: rows.drop(1)).bytes
       end
+
+      private
+
+      def texts = TEXTS[@langs.first.to_s[/\A\w+/]] || TEXTS["en"]
     end
   end
 end

@@ -1,0 +1,21 @@
+# A Glossema whose code is in memory already: it forks a server for each line it reads, so that a new one is
+# there within a second or two after the old one was killed. Prints the process of each on a line of its own;
+# each is the head of a process group. Nothing of a killed server lives on here: data are opened by the servers.
+ENV["RAILS_ENV"] ||= "production"
+require_relative "../config/environment"
+require "puma/cli"
+Rails.application.eager_load!
+ActiveRecord::Base.connection_handler.clear_all_connections!
+$stdout.sync = true
+Signal.trap("CHLD", "IGNORE")
+
+while $stdin.gets
+  server = fork do
+    Process.setpgid(0, 0)
+    Signal.trap("CHLD", "DEFAULT")
+    $stdin.reopen(File::NULL)
+    $stdout.reopen(File::NULL)
+    Puma::CLI.new(["-C", "config/puma.rb", "--quiet", "config.ru"]).run
+  end
+  puts server
+end
