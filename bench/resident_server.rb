@@ -1,6 +1,6 @@
 # A Glossema whose code is in memory already: it forks a server for each line it reads, so that a new one is
 # there within a second or two after the old one was killed. Prints the process of each on a line of its own;
-# each is the head of a process group. Nothing of a killed server lives on here: data are opened by the servers.
+# each is the head of a process group. Nothing of a killed server lives on here: servers open the data.
 ENV["RAILS_ENV"] ||= "production"
 require_relative "../config/environment"
 require "puma/cli"

@@ -1,5 +1,5 @@
-# Tables as an XLSX workbook, a sheet each: a heading, and rows whose texts wrap. Sheets and headings are told in
-# the language of whoever asks.
+# Tables as an XLSX workbook, a sheet each: a heading, and rows whose texts wrap. Sheets and headings are
+# told in the language of whoever asks.
 require "caxlsx"
 
 class TablesAsWorkbook
@@ -11,8 +11,8 @@ class TablesAsWorkbook
     @package.use_shared_strings = true
   end
 
-  # name, header: keys of config/locales/tables; widths: in characters; rows: arrays of cells. What a client wrote
-  # is text, never a formula.
+  # name, header: keys of config/locales/tables; widths: in characters; rows: arrays of cells. What a client
+  # wrote is text, never a formula.
   def add(name, header, widths, rows)
     @package.workbook.add_worksheet(name: self.class.word("sheets.#{name}")) do |sheet|
       bold = sheet.styles.add_style(b: true)

@@ -39,7 +39,8 @@ class ReviewRound::Report
      *[row.before, row.after].map { |text|
        Glossema::Content.plain(text)
      }, told("review.kinds", row.kind), row.changed_words,
-     row.author, row.made_at&.strftime("%Y-%m-%d %H:%M"), told("review.decided", row.decision), said.join(" · ")]
+     row.author, row.made_at&.strftime("%Y-%m-%d %H:%M"),
+     told("review.decided", row.decision), said.join(" · ")]
   end
 
   def files
@@ -55,7 +56,8 @@ class ReviewRound::Report
 
   def remark(note)
     [note.document&.name, note.segment&.position, Glossema::Content.plain(note.source.to_s),
-     note.segment&.target_content&.text, note.spot.to_h["text"], type(note), told("severities", note.severity),
+     note.segment&.target_content&.text, note.spot.to_h["text"], type(note),
+     told("severities", note.severity),
      note.severity && Glossema::Review::Score.points(note.severity), note.text, note.author, note.answer,
      note.settled_at&.strftime("%Y-%m-%d")]
   end
@@ -67,8 +69,10 @@ class ReviewRound::Report
   def summary
     words, changed, score = @amount.values_at(:words, :changed, :score)
     [
-      [word("project"), [@project.reference, @project.name].compact_blank.join(" · ")], [word("reviser"), @round.reviser],
-      [word("segments_sent"), @amount[:sent]], [word("segments_changed"), @amount[:segments]], [word("words"), words],
+      [word("project"), [@project.reference, @project.name].compact_blank.join(" · ")],
+      [word("reviser"), @round.reviser],
+      [word("segments_sent"), @amount[:sent]],
+      [word("segments_changed"), @amount[:segments]], [word("words"), words],
       [word("words_changed"), changed],
       [word("per_thousand"), words.zero? ? 0 : (THOUSAND * changed / words.to_f).round(1)],
       [word("distance"), @amount[:distance]["percent"]],

@@ -9,9 +9,8 @@ class Project::SinceDelivery::Report
   end
 
   def name
-    "#{[@project.reference, TablesAsWorkbook.word("names.changes_since"), @since.number].compact_blank.join(" ")}.xlsx".tr(
-      "/\\", "-"
-    )
+    told = [@project.reference, TablesAsWorkbook.word("names.changes_since"), @since.number]
+    "#{told.compact_blank.join(" ")}.xlsx".tr("/\\", "-")
   end
 
   def xlsx
