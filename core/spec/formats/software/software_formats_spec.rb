@@ -17,7 +17,7 @@ RSpec.describe Glossema::Formats::Json do
     "reads the branches of messages" => [
       '{"a": "You have {n, plural, =0{no bikes} one{# bike} other{# {kind, select, a{red} other{blue}} ' \
         'bikes}}."}',
-      ["You have", "no bikes", "# bike", "red", "blue", "bikes"]
+      ["You have", "no bikes", "{1/} bike", "red", "blue", "bikes"]
     ],
     "reads a list or a bare text" => ['["One", "Two"]', %w[One Two]]
 
@@ -215,7 +215,7 @@ RSpec.describe Glossema::Formats::Android do
       ],
       "leaves what is not to be translated, and what is no text" => [
         "<string name=\"a\" translatable=\"false\">no</string><color name=\"c\">#fff</color><integer-array " \
-          "name=\"i\"><item>1</item></integer-array>",
+          "name=\"i\"><item>1</item></integer-array><string name=\"r\">@string/app_name</string>",
         []
       ],
       "reads arrays and plurals" => [

@@ -2,8 +2,9 @@
 module Glossema
   module Formats
     class Message
-      # from…to: characters of the message; label: "one", "other", "female · one" …
-      Branch = Struct.new(:label, :from, :to, :text)
+      # from…to: characters of the message; label: "one", "other", "female · one" …; counted: within a plural,
+      # where # stands for the number.
+      Branch = Struct.new(:label, :from, :to, :text, :counted)
       HEAD = /\{\s*[\w.]+\s*,\s*(?:plural|select|selectordinal)\s*,/
 
       def self.plural?(text) = text.match?(HEAD) && !new(text).branches.empty?
@@ -12,6 +13,7 @@ module Glossema
 
       def initialize(text)
         @text, @branches = text, []
+        @counting = 0
         read(0, text.length, [])
       end
 
@@ -23,13 +25,15 @@ module Glossema
         match = HEAD.match(@text[from...to])
         unless match
           return (
-            @branches << Branch.new(labels.empty? ? "text" : labels.join(" · "), from, to, @text[from...to])
+            @branches << branch_of(labels.empty? ? "text" : labels.join(" · "), from, to)
           )
         end
 
         start = from + match.begin(0)
         ending = closing(start) or return
         outside(from, start, labels, "before")
+        counting = match[0].match?(/,\s*(?:plural|selectordinal)/) ? 1 : 0
+        @counting += counting
         position = from + match.end(0)
         while (branch = @text[position...ending].match(/\A\s*(?:offset:\d+\s*)?(=\d+|[\w-]+)\s*\{/))
           inner = position + branch.end(0)
@@ -37,6 +41,7 @@ module Glossema
           read(inner, finish, labels + [branch[1]])
           position = finish + 1
         end
+        @counting -= counting
         outside(ending + 1, to, labels, "after")
       end
 
@@ -48,9 +53,11 @@ module Glossema
         if @text[from...to].match?(HEAD)
           read(from, to, labels)
         else
-          @branches << Branch.new([*labels, where].join(" · "), from, to, @text[from...to])
+          @branches << branch_of([*labels, where].join(" · "), from, to)
         end
       end
+
+      def branch_of(label, from, to) = Branch.new(label, from, to, @text[from...to], @counting.positive?)
 
       # The place of the brace that closes the one at `open`.
       def closing(open)

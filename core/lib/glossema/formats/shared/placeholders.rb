@@ -11,6 +11,8 @@ module Glossema
         /\{\{\{?[^{}\n]{1,80}\}?\}\}|\$\{[^{}\n]{1,80}\}|#\{[^{}\n]{1,80}\}|%\{\w[\w.]{0,60}\}|\{\}|\{[A-Za-z_0-9][\w.$\[\]-]{0,60}(?:[,:!][^{}'\n]{0,40})?\}/
       NESTED = /\$t\([^()\n]+\)/
       ALL = /#{NESTED}|#{BRACES}|#{PRINTF}|#{TAG}/
+      # In branches of a plural the number is written as #.
+      COUNTED = /#{ALL}|#/
       LOOKS = {
         "b" => "bold",
         "strong" => "bold",

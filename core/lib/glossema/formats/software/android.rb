@@ -12,6 +12,8 @@ module Glossema
       EXTENSIONS = %w[xml].freeze
       MEDIA_TYPE = "application/xml".freeze
       DEFAULTS = { "plurals" => true, "target_language" => Inner.new(""), "encoding" => "" }.freeze
+      # Names another resource instead of holding a text.
+      REFERENCE = %r{\A\s*[@?](?:[\w.]+:)?[\w.]+/[\w.]+\s*\z}
       ESCAPES = { "n" => "\n", "t" => "\t" }.freeze
 
       def self.recognises?(bytes, _name)
@@ -56,9 +58,10 @@ module Glossema
       end
 
       def hold(node, key, noted, within: node)
-        @holders[node] = { key: key, note: comment_before(noted) }.compact unless [node, within].any? { |one|
-          one["translatable"] == "false"
-        }
+        return if [node, within].any? { |one| one["translatable"] == "false" }
+        return if node.inner_text.match?(REFERENCE)
+
+        @holders[node] = { key: key, note: comment_before(noted) }.compact
       end
 
       def comment_before(node)

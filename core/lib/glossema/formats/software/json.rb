@@ -204,7 +204,8 @@ module Glossema
         message.branches.each do |branch|
           next unless branch.text.match?(/\p{L}/)
 
-          content, raws = Placeholders.read(branch.text)
+          content, raws = Placeholders.read(branch.text,
+            branch.counted ? Placeholders::COUNTED : Placeholders::ALL)
           from = member.from + raw_offset(member, branch.from)
           to = member.from + raw_offset(member, branch.to)
           place(

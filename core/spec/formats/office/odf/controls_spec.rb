@@ -30,4 +30,22 @@ RSpec.describe Glossema::Formats::Odf::Controls do
       .and match(/form:name="b" form:label="Š/).and match(/form:option form:label="Ŕ/)
       .and match(/table:title="Þ/)
   end
+
+  it "are what stands in fields and what a content control offers" do
+    field = "<text:p>Name: <text:text-input text:description=\"x\">Your name</text:text-input></text:p>"
+    control = "<text:p>Colour: <loext:content-control loext:alias=\"c\"><loext:list-item " \
+      "loext:display-text=\"Deep blue\" loext:value=\"b\"/><text:span>Choose</text:span>" \
+      "</loext:content-control></text:p>"
+    parts = {
+      "mimetype" => Glossema::Formats::Odt::MEDIA_TYPE, "META-INF/manifest.xml" => "<m/>",
+      "styles.xml" => "<office:document-styles #{spaces}/>",
+      "content.xml" => "<office:document-content #{spaces} xmlns:loext=\"urn:l\"><office:body><office:text>" \
+        "#{field}#{control}</office:text></office:body></office:document-content>"
+    }
+    made = Glossema::Document.new(zip(parts), name: "a.odt", language: "en")
+    expect(written_of(made)).to eq(["Name:", "Colour: {1}Choose{/1}", "Deep blue", "Your name"])
+    content = parts_of(pseudo(made).b)["content.xml"]
+    expect(content).to match(%r{description="x">Ýöûŕ[^<]*</text:text-input>})
+      .and match(%r{alias="c"><loext:list-item loext:display-text="Ď[^"]*" loext:value="b"/>Ç})
+  end
 end

@@ -1,5 +1,5 @@
-# The words of controls and input rules in ODF: captions, helps and choices of forms, drop-down fields, and in
-# sheets the choices and messages of rules for cells.
+# The words of controls and input rules in ODF: captions, helps and choices of forms, drop-down and input fields,
+# and in sheets the choices and messages of rules for cells.
 module Glossema
   module Formats
     class Odf < Package
@@ -31,6 +31,17 @@ module Glossema
             def choices = attribute.value[TYPED].scan(CHOICE).map { |(choice)| choice.gsub('""', '"') }
           end
 
+        # What stands in a field until somebody writes there. Fields hold nothing but text.
+        InputText =
+          Struct.new(:node) do
+            def content = Content.text(node.text)
+            def look = ""
+            def language = nil
+            def write(content, _target_language) = node.content = content.text
+          end
+        FIELDS = "//*[local-name()='text-input' or local-name()='placeholder']".freeze
+        CHOICES = "//*[local-name()='content-control']/*[local-name()='list-item']".freeze
+
         # A copy's words of controls taken away, for comparing all the rest.
         def self.without(xml)
           WORDS.each do |element, names|
@@ -50,7 +61,16 @@ module Glossema
         def read_controls
           root = parse("content.xml").root
           root.xpath("//form:*", "form" => FORM).each { |node| read_words(node, "words of a control") }
+          root.xpath(CHOICES).each { |choice| read_choice(choice) }
+          root.xpath(FIELDS).each do |field|
+            take_words(InputText.new(field), id: control_id, path: "text of a field", part: "content.xml")
+          end
           root.xpath(LISTS).each { |rule| read_rule(rule) }
+        end
+
+        def read_choice(choice)
+          shown = choice.attribute_nodes.find { |attribute| attribute.node_name == "display-text" }
+          take_attribute(shown, id: control_id, path: "choice of a control", part: "content.xml")
         end
 
         def read_words(node, path)

@@ -39,7 +39,7 @@ module Glossema
               item.open? ? looks.push(@originals[item.key]) : looks.pop
             elsif item.open?
               entry, inner = @originals[item.key]
-              parents << Nodes.copy(entry.element, shallow: true).tap { |shell| parents.last << shell }
+              parents << shell_of(entry.element).tap { |shell| parents.last << shell }
               looks << inner
             else
               parents.pop
@@ -49,6 +49,12 @@ module Glossema
         end
 
         private
+
+        # An element without its text; what can be chosen in it stays.
+        def shell_of(element)
+          choices = element.element_children.select { |child| child.name == "list-item" }
+          Nodes.copy(element, shallow: true).tap { |shell| choices.each { |choice| shell << choice } }
+        end
 
         def entries(parent, names)
           parent.children.flat_map do |child|
@@ -66,6 +72,11 @@ module Glossema
               alone("break", "line break", "\n", child)
             when "a"
               [link(child, names)]
+            when "content-control"
+              [Wrap.new("field", "field", identity(child), child, nil, nil, entries(child, names))]
+            when "list-item"
+              # What can be chosen in a content control: told by Controls.
+              []
             when *NOISE
               []
             when *TRANSPARENT
