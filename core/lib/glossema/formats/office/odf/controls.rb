@@ -1,5 +1,5 @@
-# The words of controls and input rules in ODF: captions, helps and choices of forms, drop-down and input fields,
-# and in sheets the choices and messages of rules for cells.
+# The words of controls and input rules in ODF: captions, helps and choices of forms, drop-down and input
+# fields, and in sheets the choices and messages of rules for cells.
 module Glossema
   module Formats
     class Odf < Package
