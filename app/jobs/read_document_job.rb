@@ -84,7 +84,8 @@ class ReadDocumentJob < ApplicationJob
         @document.facts_of(counts).merge(
           tables: page.scan("<table>").size,
           pictures: page.scan("<figure>").size,
-          bilingual: opened.bilingual?
+          bilingual: opened.bilingual?,
+          looks: opened.guessed_language
         )
     )
     @document.project.with_lock { @document.project.propose } unless @document.project.begun?

@@ -48,6 +48,9 @@ export function FileReady({ row, version, fixed, attempt, settle, remove }: Prop
         <div className="name">{row.name}</div>
         <p className="small quiet">
           {row.format} · {row.source_lang && `${languageName(row.source_lang)} · `}
+          {row.looks_like && (
+            <strong>{t('brief.looksLike', { language: languageName(row.looks_like) })} · </strong>
+          )}
           {!row.timed && (
             <>
               <HowCut row={row} settle={settle} /> ·{' '}

@@ -72,10 +72,14 @@ module Glossema
     def language
       @language ||=
         begin
-          guess = Languages.guess(units.first(400).map { |unit| unit.content.text }.join("\n"))
           named = file.source_language
-          named && (guess.nil? || Languages.same?(guess, named)) ? named : guess
+          named && Languages.could_be?(guessed_language, named) ? named : guessed_language
         end
+    end
+
+    # The language that its text looks like, as a primary tag, or nil when there is too little to go by.
+    def guessed_language
+      @guessed_language ||= Languages.guess(units.first(400).map { |unit| unit.content.text }.join("\n"))
     end
 
     # The language of the translations, where the file names it.

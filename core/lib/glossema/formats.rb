@@ -134,6 +134,9 @@ module Glossema
 
       bytes = bytes.b
       Container.refuse_locked(bytes, name)
+      raise Refused.new("format-unknown.rtf", name: name) if bytes.start_with?("{\\rtf")
+      raise Refused.new("format-unknown.pdf", name: name) if bytes.start_with?("%PDF-")
+
       all.find { |format| format.recognises?(bytes, name) } ||
         raise(
           Refused.new("format-unknown.any", name: name, formats: all.map { |format| format::NAME }.join(", "))

@@ -43,6 +43,15 @@ module Glossema
       "ko" => /\p{Hangul}/
     }.freeze
 
+    # Languages that are written in one of these scripts and are not told from the one it stands for.
+    ALSO_WRITTEN = {
+      "zh" => %w[ja yue],
+      "ru" => %w[be bg kk ky mk mn sr tg uk],
+      "ar" => %w[ckb fa ps sd ug ur],
+      "he" => %w[yi],
+      "hi" => %w[mr ne sa]
+    }.freeze
+
     module_function
 
     # True for a well-formed tag in its canonical case, such as "en", "de-CH" or "zh-Hant-TW".
@@ -97,6 +106,19 @@ module Glossema
       scores = SMALL_WORDS.transform_values { |small| words.count { |word| small[word] } }
       best, hits = scores.max_by(&:last)
       best if hits >= [2, words.size * 0.08].max
+    end
+
+    # May a text whose language was guessed (nil: it was not) be in the language of this tag? Only languages
+    # that are told apart speak against each other.
+    def could_be?(guessed, tag)
+      code = primary(tag)
+      return true if guessed.nil? || guessed == code
+      return ALSO_WRITTEN.fetch(guessed, []).include?(code) if SCRIPTS.key?(guessed)
+
+      told_apart = SMALL_WORDS.key?(code) || SCRIPTS.key?(code) || ALSO_WRITTEN.values.any? { |list|
+        list.include?(code)
+      }
+      !told_apart || tag.include?("-Latn")
     end
   end
 end

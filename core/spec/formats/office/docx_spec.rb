@@ -205,6 +205,8 @@ RSpec.describe Glossema::Formats::Docx do
       "cut off" => [-> { Files.docx(Files.paragraph(Files.run("x")))[0..400] }, "damaged"],
       "a locked file" => [-> { ole + "E\0n\0c\0r\0y\0p\0t\0e\0d\0".b }, "locked"],
       "an old one" => [-> { ole + ("x" * 600) }, "format-old"],
+      "rich text" => [-> { "{\\rtf1 Brakes}" }, "format-unknown"],
+      "a PDF" => [-> { "%PDF-1.7\n" }, "format-unknown"],
       "a ZIP bomb" => [-> { Files.docx("", "word/huge.xml" => "0" * 11_000_000) }, "hostile"],
       "entities" => [-> { Files.zip(whole.call.merge("word/document.xml" => entity)) }, "hostile"],
       "broken XML" => [-> { Files.docx("<w:p><w:r></w:p>") }, "damaged"],
