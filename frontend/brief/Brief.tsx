@@ -38,9 +38,9 @@ export function Brief() {
   const { t } = useTranslation()
   const id = Number(useParams().id)
   const query = useBrief(id)
-  const { attempt, settled, busy: changing } = useChanges(query.refetch)
+  const { attempt, set, settled, busy: changing, onTheirWay } = useChanges(query.refetch)
   const { sending, drop } = useSending(id, attempt)
-  const project = query.data
+  const project = query.data && { ...query.data, ...onTheirWay }
   if (!project)
     return (
       <Frame>
@@ -48,7 +48,7 @@ export function Brief() {
       </Frame>
     )
 
-  const change: Change = (fields) => attempt(() => changeProject(id, fields))
+  const change: Change = (fields) => set(fields, (all) => changeProject(id, all))
   const ready = project.documents.filter(isReady)
   const canBegin = ready.length > 0 && !project.documents.some(isUnderWay) && !changing
   const words = { done: doneWords(project), total: wordsOf(ready) }

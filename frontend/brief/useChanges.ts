@@ -1,5 +1,5 @@
 // Changes to a brief, one after the other in the order they were made, so that what is shown is what is kept;
-// whatever builds on them waits for them.
+// whatever builds on them waits for them. What she chose shows at once, before the server has it.
 import { App } from 'antd'
 import { useCallback, useRef, useState } from 'react'
 
@@ -7,10 +7,19 @@ const SECONDS = 6
 
 export type Attempt = (work: () => Promise<unknown>) => void
 
+type Fields = Record<string, unknown>
+
+// Lists are answered in another shape than they are sent in.
+const plain = (fields: Fields): Fields =>
+  Object.fromEntries(
+    Object.entries(fields).filter(([, value]) => typeof value !== 'object' || value === null),
+  )
+
 export function useChanges(after: () => Promise<unknown>) {
   const { message } = App.useApp()
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const [underWay, setUnderWay] = useState(0)
+  const [onTheirWay, setOnTheirWay] = useState<Fields[]>([])
   const attempt = useCallback<Attempt>(
     (work) => {
       setUnderWay((count) => count + 1)
@@ -28,6 +37,15 @@ export function useChanges(after: () => Promise<unknown>) {
     },
     [after, message],
   )
+  const set = useCallback(
+    (fields: Fields, send: (fields: Fields) => Promise<unknown>) => {
+      const shown = plain(fields)
+      setOnTheirWay((all) => [...all, shown])
+      attempt(() => send(fields))
+      void line.current.then(() => setOnTheirWay((all) => all.filter((one) => one !== shown)))
+    },
+    [attempt],
+  )
   const settled = useCallback(() => line.current, [])
-  return { attempt, settled, busy: underWay > 0 }
+  return { attempt, set, settled, busy: underWay > 0, onTheirWay: Object.assign({}, ...onTheirWay) as Fields }
 }
