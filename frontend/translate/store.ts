@@ -130,15 +130,15 @@ export class Store {
     })
   }
 
-  // What the server says of segments that changed there.
-  take(segments: Segment[]) {
+  // What the server says of segments that changed there; by: whose doing it was, this page's or another's.
+  take(segments: Segment[], by: 'page' | 'others' = 'page') {
     segments.forEach((segment) => {
       if (this.outbox.pending(segment.id)) return
       const before = this.byId.get(segment.id)
       if (before && before.version >= segment.version && before.exempt === segment.exempt) return
       this.put(segment.id, segment)
       this.noteConfirmed(segment)
-      if (before && before.target !== segment.target) this.hooks.changedElsewhere(segment)
+      if (by === 'others' && before && before.target !== segment.target) this.hooks.changedElsewhere(segment)
     })
     this.changed()
   }

@@ -6,7 +6,7 @@ import { useCallback, useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
-import { outboxOf } from '../shared/outbox'
+import { outboxOf, TAB } from '../shared/outbox'
 import { keys } from '../shared/queryKeys'
 import { useSettings } from '../shared/settings'
 import type { Segment } from '../shared/types'
@@ -46,7 +46,7 @@ export function useStore(project: number, segments: Segment[]): Store | null {
   }, [cache, project, repeated, say, segments, user.id])
   useProjectNews(project, (news) => {
     if (news.event !== 'segments' || !news.segments) return
-    store?.take(news.segments)
+    store?.take(news.segments, news.tab === TAB ? 'page' : 'others')
     // Somebody else's confirmation may have taught a memory too.
     void cache.invalidateQueries({ queryKey: keys.allProposals, refetchType: 'none' })
   })
