@@ -1,9 +1,7 @@
-# For Rack servers. At the start of a server what was cut short, reading files and importing units, begins
-# again, and memories deleted long ago go for good.
+# For Rack servers. At the start of a server what was cut short begins again, and what was put away long ago goes
+# for good.
 require_relative "config/environment"
-Document.resume_reading
-MemoryChange.resume
-Alignment.resume
+InterruptedJobs.take_up
 Memory.purge_old
 PutAway.purge_old
 run Rails.application

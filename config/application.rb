@@ -37,6 +37,7 @@ module GlossemaApp
     config.generators.system_tests = nil
     config.time_zone = "UTC"
     config.active_job.queue_adapter = :solid_queue
+    config.solid_queue.connects_to = { database: { writing: :queue } }
     config.active_storage.service = :data
     config.active_storage.draw_routes = false
     config.active_storage.analyzers = []

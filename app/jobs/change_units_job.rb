@@ -6,7 +6,7 @@ class ChangeUnitsJob < ApplicationJob
   rescue StandardError
     change.update!(
       state: "failed",
-      facts: change.facts.merge("message" => "A fault in Glossema itself stopped this. Its log says more.")
+      facts: change.facts.merge("message" => I18n.t("background.fault"))
     )
     raise
   end

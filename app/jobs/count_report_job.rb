@@ -5,12 +5,12 @@ class CountReportJob < ApplicationJob
 
     segments = report.project.counted_segments
     rows = matched(report, segments) or return
-    report.fill(segments, rows)
+    report.fill(Report.value_of(report.project, segments, rows))
     tell(report)
   rescue Glossema::Refused => e
     fail_with(report, e.message)
   rescue StandardError
-    fail_with(report, "#{report.name} could not be counted: a fault in Glossema itself. Its log says more.")
+    fail_with(report, I18n.t("background.count", name: report.name))
     raise
   end
 

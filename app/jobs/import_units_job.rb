@@ -10,8 +10,7 @@ class ImportUnitsJob < ApplicationJob
   rescue StandardError
     change.update!(
       state: "failed",
-      facts:
-        change.facts.merge("message" => "A fault in Glossema itself stopped the import. Its log says more.")
+      facts: change.facts.merge("message" => I18n.t("background.fault"))
     )
     raise
   end

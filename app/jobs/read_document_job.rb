@@ -19,7 +19,7 @@ class ReadDocumentJob < ApplicationJob
     if current?
       @document.update!(
         state: "refused",
-        message: "#{@document.name} could not be read: a fault in Glossema itself. Its log says more."
+        message: I18n.t("background.read", name: @document.name)
       )
     end
     tell

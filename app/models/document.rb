@@ -30,7 +30,7 @@ class Document < ApplicationRecord
   def ready? = state == "ready"
 
   # Begins again what a restart cut short.
-  def self.resume_reading
+  def self.resume
     where(state: %w[waiting reading], role: "current").find_each(&:read_later)
     where(state: %w[waiting reading], role: "pending").find_each do |document|
       CompareVersionJob.perform_later(document)

@@ -15,6 +15,11 @@ class Report < ApplicationRecord
   scope :ready, -> { where(state: "ready") }
   before_update { throw(:abort) if figures_changed? && figures_was.present? }
 
+  # Counts that a restart cut short are made again.
+  def self.resume
+    where(state: "counting").find_each { |report| CountReportJob.perform_later(report) }
+  end
+
   # Begins a count of a project's files. memories: the rows of attachments to count against, or of other
   # memories, [{"id", "name", "penalty"}]. Raises Refused when there is nothing to count.
   def self.start(project, memories:, made:)
@@ -41,17 +46,20 @@ class Report < ApplicationRecord
     )
   end
 
-  # segments: those counted, in order; rows: of each as Report::Matching#rows answers them.
-  def fill(segments, rows)
+  # What a count of a project comes to. segments: those counted, in order; rows: of each as
+  # Report::Matching#rows answers them.
+  def self.value_of(project, segments, rows)
     names = project.documents.index_by(&:id)
     files =
       segments.zip(rows).group_by { |segment, _| segment.document_id }.map do |id, own|
         facts = { "format" => names[id]&.format, "document_id" => id }
         { name: names[id]&.name.to_s, facts: facts, rows: own.map(&:last) }
       end
-    value = Glossema::Counting::Report.of(files, project.counted_languages)
-    update!(state: "ready", done: total, figures: value.to_h)
+    Glossema::Counting::Report.of(files, project.counted_languages)
   end
+
+  # value: as Report.value_of answers it.
+  def fill(value) = update!(state: "ready", done: total, figures: value.to_h)
 
   # Were the files changed since it was made?
   def outdated? = project.present? && project.counted_mark != mark

@@ -4,5 +4,4 @@ Rails.application.configure do
   config.eager_load = false
   config.consider_all_requests_local = true
   config.active_record.migration_error = :page_load
-  config.solid_queue.connects_to = { database: { writing: :queue } }
 end

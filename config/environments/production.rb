@@ -14,7 +14,6 @@ Rails.application.configure do
   config.active_support.report_deprecations = false
   config.active_record.dump_schema_after_migration = false
   config.active_record.attributes_for_inspect = [:id]
-  config.solid_queue.connects_to = { database: { writing: :queue } }
   # Behind a proxy that speaks TLS: cookies go over https alone, and browsers are sent there.
   if ENV["GLOSSEMA_HTTPS"] == "1"
     config.assume_ssl = true

@@ -105,7 +105,7 @@ function CountAgain({ project, report, show, refresh }: AgainProps) {
   return (
     <span className="presses">
       <button type="button" className="plain-link" disabled={busy} onClick={again}>
-        {t('count.again')}
+        {report ? t('count.again') : t('count.countNow')}
       </button>
       {report && report.memories.length > 0 && (
         <button type="button" className="plain-link" disabled={busy} onClick={without}>

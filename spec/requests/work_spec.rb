@@ -162,7 +162,7 @@ RSpec.describe "The work" do
       ]
     )
     clear_enqueued_jobs
-    perform_enqueued_jobs { Document.resume_reading }
+    perform_enqueued_jobs { Document.resume }
     expect(document.reload.state).to eq("ready")
     expect(document.segments.pluck(:source)).to eq(
       [

@@ -1,7 +1,6 @@
 # Long work whose act tells how it went: where it is refused or fails, the act says why.
 module ToldByAct
   extend ActiveSupport::Concern
-  FAULT = "A fault in Glossema itself stopped it. Its log says more.".freeze
 
   included do
     around_perform do |job, work|
@@ -9,7 +8,7 @@ module ToldByAct
     rescue Glossema::Refused => e
       job.say_why(e.message)
     rescue StandardError
-      job.say_why(FAULT)
+      job.say_why(I18n.t("background.fault"))
       raise
     end
   end

@@ -37,7 +37,9 @@ module Project::Counting
     return if kind != "project" || documents.any?(&:busy?) || segments.empty?
     return if Report.exists?(project: self, mark: counted_mark)
 
-    Report.open_for(self, memories: counted_memories, made: "files").fill(segments, rows)
+    # In one go, so that a killed server leaves no count that never ends.
+    value = Report.value_of(self, segments, rows)
+    Report.transaction { Report.open_for(self, memories: counted_memories, made: "files").fill(value) }
     announce("report", state: "ready")
   end
 
