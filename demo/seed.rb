@@ -59,6 +59,9 @@ module Demo
       make_counts(manual, leaflet, guide)
       share
       Elsewhere.new(@user).furnish(manual)
+      card = @user.projects.find_by!(reference: "TRN-2612")
+      @user.prefer("tour" => ["/", "/projects/#{leaflet.id}/brief", "/projects/#{manual.id}/translate",
+                              "/projects/#{manual.id}/check", "/projects/#{card.id}/deliver"])
     end
 
     private

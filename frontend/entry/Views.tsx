@@ -1,4 +1,5 @@
 // An address for every view.
+import { lazy, Suspense } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
 import { Alike } from '../check/alike/Alike'
 import { Check } from '../check/Check'
@@ -31,8 +32,12 @@ import { RoundReport } from '../review/report/RoundReport'
 import { Review } from '../review/Review'
 import { Questions } from '../notes/Questions'
 import { Deliver } from '../deliver/Deliver'
+import { Waiting } from '../shared/Notices'
 // After the styles of all views.
 import '../shared/styles/narrow.css'
+
+// Its texts and pictures are fetched when somebody opens it.
+const Guide = lazy(() => import('../guide/Guide'))
 
 export const Views = () => (
   <Routes>
@@ -70,6 +75,14 @@ export const Views = () => (
     <Route path="/reviews/:id" element={<GuestPass />} />
     <Route path="/projects/:id/questions" element={<Questions />} />
     <Route path="/projects/:id/deliver" element={<Deliver />} />
+    <Route
+      path="/guide/:chapter?"
+      element={
+        <Suspense fallback={<Waiting />}>
+          <Guide />
+        </Suspense>
+      }
+    />
     <Route path="*" element={<Navigate to="/" replace />} />
   </Routes>
 )

@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, NavLink } from 'react-router'
 import { ItsServer } from '../servers/ItsServer'
+import { Tour } from '../tour/Tour'
 import { KEYS, matches } from './keys'
 import { KeySheet } from './KeySheet'
 import { Palette } from './Palette'
@@ -53,6 +54,7 @@ export function Frame({ project, words, children }: Props) {
       <main className="view" id="content" tabIndex={-1}>
         {children}
       </main>
+      <Tour />
       {sheet && <KeySheet onClose={() => setSheet(false)} />}
       {palette && (
         <Palette onClose={() => setPalette(false)} onSheet={() => setSheet(true)} project={project} />

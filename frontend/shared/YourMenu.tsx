@@ -14,6 +14,7 @@ const initials = (name: string) =>
     .join('')
 
 export const PLACES = [
+  ['guide.title', '/guide'],
   ['rules.title', '/settings/rules'],
   ['account.title', '/settings/account'],
   ['keys.title', '/settings/keys'],

@@ -1,5 +1,6 @@
 // The keys of everything that is asked of the server and kept for a while.
 export const keys = {
+  guide: ['guide'] as const,
   me: ['me'] as const,
   today: ['today'] as const,
   formats: ['formats'] as const,

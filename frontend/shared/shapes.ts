@@ -55,6 +55,8 @@ export interface Preferences {
   reading?: ReadingLook
   // Hints of the first time that she sent away.
   hints_gone?: string[]
+  // Where the tour of the demo leads, step by step.
+  tour?: string[]
 }
 export type Cutting = 'sentence' | 'paragraph'
 export type ReadingState = 'waiting' | 'reading' | 'ready' | 'refused' | 'cancelled'

@@ -9,6 +9,7 @@ const light = {
   text: '#16242c',
   second: '#536570',
   accent: '#5a3fc0',
+  pressed: '#4a32a6',
   alarm: '#b0173c',
   deep: '#0f3d4b',
 }
@@ -19,6 +20,7 @@ const dark = {
   text: '#e6eef1',
   second: '#9fb1ba',
   accent: '#a994ff',
+  pressed: '#c0b1ff',
   alarm: '#ff7d97',
   deep: '#cfe3e9',
 }
@@ -34,7 +36,12 @@ export function themeFor(mode: 'light' | 'dark'): ThemeConfig {
       borderRadiusLG: 6,
       borderRadiusSM: 5,
       colorPrimary: c.accent,
+      // Under the pointer too, words keep their contrast.
+      colorPrimaryHover: c.pressed,
+      colorPrimaryActive: c.pressed,
       colorLink: c.accent,
+      colorLinkHover: c.accent,
+      colorLinkActive: c.accent,
       colorInfo: c.deep,
       colorError: c.alarm,
       colorSuccess: c.deep,

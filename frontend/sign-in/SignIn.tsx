@@ -85,6 +85,7 @@ export function SignIn() {
           <Input.Password
             size="large"
             name="password"
+            aria-label={t('sign.password')}
             autoComplete={making ? 'new-password' : 'current-password'}
             required
             minLength={making ? 8 : undefined}

@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router'
 import { longDate, now, number, pace } from '../shared/i18n'
 import type { Agenda } from '../shared/types'
 import { reminderText } from '../shared/useReminder'
+import { TourOffer } from '../tour/TourOffer'
 import { AgendaLine } from './AgendaLine'
 import { ToReview } from './ToReview'
 
@@ -26,6 +27,7 @@ export function Due({ agenda }: { agenda: Agenda }) {
           ? t('today.week', { count: due, words: number(due), pace: pace(due / words_per_hour) })
           : t('today.weekNone')}
       </p>
+      <TourOffer />
       <Reminders list={agenda.reminders} />
       <ToReview list={agenda.to_review} />
       {agenda.resume && <GoOn resume={agenda.resume} />}

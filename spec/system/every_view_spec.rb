@@ -50,6 +50,7 @@ RSpec.describe "Every view" do
       "/projects/#{project.id}/rules" => "main h1",
       "/projects/#{project.id}/check" => ".findings li",
       "/projects/#{project.id}/questions" => ".question-list",
+      "/guide/translate" => "article h2",
       "/settings/keys" => ".key-line",
       "/settings/machine" => "main h1",
       "/settings/rules" => "main h1",
