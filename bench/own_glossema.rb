@@ -4,7 +4,7 @@ require "json"
 require "net/http"
 require "tmpdir"
 
-PORT = 3191
+PORT = Integer(ENV.fetch("BENCH_PORT", 3191))
 
 def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
@@ -18,25 +18,28 @@ end
 class Server
   attr_reader :data
 
-  def initialize
-    @data = Dir.mktmpdir("bench-load")
-    environment = { "GLOSSEMA_DATA" => data, "PORT" => PORT.to_s }
-    @pid = spawn(environment, File.expand_path("../bin/start", __dir__), "--empty", pgroup: true,
-      out: File::NULL, err: File.join(data, "log"))
+  START = [File.expand_path("../bin/start", __dir__), "--empty"].freeze
+
+  # data: its folder, one of its own unless given; environment: what else is set for it; program: what starts it.
+  def initialize(data: Dir.mktmpdir("bench-load"), environment: {}, program: START)
+    @data = data
+    environment = { "GLOSSEMA_DATA" => data, "PORT" => PORT.to_s, **environment }
+    @pid = spawn(environment, *program, pgroup: true, out: File::NULL, err: File.join(data, "log"))
     at_exit { stop }
     600.times { up? ? break : sleep(0.5) }
   end
 
   def up?
     Net::HTTP.get_response("127.0.0.1", "/up", PORT).is_a?(Net::HTTPSuccess)
-  rescue SystemCallError
+  rescue SystemCallError, EOFError
     false
   end
 
-  def stop
+  # keep: its data stay.
+  def stop(keep: false)
     Process.kill("TERM", -@pid)
     Process.wait(@pid)
-    FileUtils.rm_rf(data)
+    FileUtils.rm_rf(data) unless keep
   rescue Errno::ESRCH, Errno::ECHILD
     nil
   end
