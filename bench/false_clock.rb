@@ -1,5 +1,5 @@
-# Loaded into a server before anything else (RUBYOPT): its time of day is off by the seconds that stand in the file
-# FALSE_CLOCK, looked at anew a few times a second. What is only measured goes on as it is.
+# Loaded into a server before anything else (RUBYOPT): its time of day is off by the seconds that stand in the
+# file FALSE_CLOCK, looked at anew a few times a second. What is only measured goes on as it is.
 module FalseClock
   EVERY = 0.2
 

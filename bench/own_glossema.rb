@@ -16,11 +16,12 @@ end
 
 # bin/start --empty on data of its own.
 class Server
-  attr_reader :data
+  attr_reader :data, :pid
 
   START = [File.expand_path("../bin/start", __dir__), "--empty"].freeze
 
-  # data: its folder, one of its own unless given; environment: what else is set for it; program: what starts it.
+  # data: its folder, one of its own unless given; environment: what else is set for it; program: what starts
+  # it.
   def initialize(data: Dir.mktmpdir("bench-load"), environment: {}, program: START)
     @data = data
     environment = { "GLOSSEMA_DATA" => data, "PORT" => PORT.to_s, **environment }
@@ -51,8 +52,10 @@ class Person
     def fine? = status < 400
   end
 
-  # second: in another browser of somebody who has an account.
-  def initialize(name, second: false)
+  # second: in another browser of somebody who has an account; from: the address that she comes from, as a
+  # proxy says it: from one address only so many accounts may be made.
+  def initialize(name, second: false, from: nil)
+    @from = from
     @http = Net::HTTP.new("127.0.0.1", PORT).tap { |http| http.read_timeout = 90 }
     page
     account = { name: name, email: "#{name}@example.example", password: "a-long-password" }
@@ -87,7 +90,10 @@ class Person
 
   private
 
-  def headers = { "Accept" => "application/json", "X-CSRF-Token" => @token, "Cookie" => @cookie }
+  def headers
+    { "Accept" => "application/json", "X-CSRF-Token" => @token, "Cookie" => @cookie,
+      "X-Forwarded-For" => @from }.compact
+  end
 
   def page
     response = @http.get("/", @cookie ? { "Cookie" => @cookie } : {})
