@@ -199,4 +199,12 @@ RSpec.describe "The edges" do
     post "/api/projects/#{project.id}/deliveries", as: :json
     expect(body["learned"]).to eq(0)
   end
+
+  it "say of a file that its text looks like another language than it is taken to be in" do
+    looks = ["يجب فحص الفرامل قبل كل رحلة.", "Check the brakes and the chain before you ride."].map do |text|
+      get "/api/projects/#{make_project(user, text, name: "b.txt").id}"
+      body["documents"].first.values_at("source_lang", "looks_like")
+    end
+    expect(looks).to eq([%w[en-GB ar], ["en-GB", nil]])
+  end
 end
