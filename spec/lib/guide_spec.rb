@@ -5,7 +5,11 @@ RSpec.describe "The guide" do
     flat = ->(value) { value.is_a?(Hash) ? value.values.flat_map(&flat) : [value] }
     flat[JSON.parse(Rails.root.join("frontend/shared/texts/#{language}.json").read)]
   end
-  chapters = ->(language) { guide.join(language).glob("*.md").sort.to_h { |path| [path.basename.to_s, path.read] } }
+  chapters = ->(language) {
+    guide.join(language).glob("*.md").sort.to_h { |path|
+      [path.basename.to_s, path.read]
+    }
+  }
   # Keys as frontend/shared/keys.ts shows them.
   shown = { "Enter" => "↵", "ArrowDown" => "↓", "ArrowUp" => "↑", "Period" => ".", "Comma" => ",",
             "Backspace" => "⌫" }

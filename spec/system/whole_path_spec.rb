@@ -3,7 +3,9 @@
 RSpec.describe "The whole path by keyboard" do
   let(:user) { make_user }
   let(:file) do
-    File.join(Dir.mktmpdir, "brakes.txt").tap { |path| File.write(path, "Check the brakes.\nIt weighs 12 kg.\n") }
+    File.join(Dir.mktmpdir, "brakes.txt").tap { |path|
+      File.write(path, "Check the brakes.\nIt weighs 12 kg.\n")
+    }
   end
 
   # A text of the interface by its key: "brief.begin".
@@ -71,11 +73,15 @@ RSpec.describe "The whole path by keyboard" do
       enter("button", text("brief.begin"))
 
       expect(page).to have_css(".card")
-      eventually { expect(focused.accessible_name).to start_with(text("translate.target").sub("{{number}}", "1")) }
+      eventually {
+        expect(focused.accessible_name).to start_with(text("translate.target").sub("{{number}}", "1"))
+      }
       expect(focused.aria_role).to eq("textbox")
       type("Controllare i freni.")
       press(:control, :enter)
-      eventually { expect(focused.accessible_name).to start_with(text("translate.target").sub("{{number}}", "2")) }
+      eventually {
+        expect(focused.accessible_name).to start_with(text("translate.target").sub("{{number}}", "2"))
+      }
       type("Pesa 13 kg.")
       press(:control, :enter)
 

@@ -163,14 +163,7 @@ module Glossema
           end
       end
 
-      # A text that a chart keeps of the table it was drawn from: names of series and categories.
-      CachedText =
-        Struct.new(:node) do
-          def content = Content.text(node.text)
-          def look = ""
-          def language = nil
-          def write(content, _target_language) = node.content = content.text
-        end
+      # Texts that a chart keeps of the table it was drawn from: names of series and categories.
       CACHED = ".//*[local-name()='strCache' or local-name()='multiLvlStrCache']//*[local-name()='v']".freeze
 
       # What charts show of tables that are not seen themselves. The same text goes the same way wherever it
@@ -178,7 +171,7 @@ module Glossema
       def read_cached(path, xml)
         nodes = xml.root.xpath(CACHED).select { |node| node.text.match?(/\p{L}/) }
         nodes.group_by(&:text).each_value do |same|
-          first, *others = same.map { |node| CachedText.new(node) }
+          first, *others = same.map { |node| PlainText.new(node) }
           id = "#{short(path)}:c#{@counters["cached #{path}"] += 1}"
           unit = Unit.new(id: id, path: "text of a chart", block: "chart", content: first.content, look: "")
           mirrors = others.map { |other| Place.new(paragraph: other, part: path) }

@@ -9,6 +9,15 @@ module Glossema
       # A paragraph or attribute that holds the text of a unit, and those that repeat it for older readers.
       Place = Struct.new(:unit, :paragraph, :mirrors, :attribute, :part, keyword_init: true)
 
+      # An element that holds nothing but text, written and read as a paragraph is.
+      PlainText =
+        Struct.new(:node) do
+          def content = Content.text(node.text)
+          def look = ""
+          def language = nil
+          def write(content, _target_language) = node.content = content.text
+        end
+
       def self.read(bytes, name:, options: {}) = new(bytes, name, options)
 
       attr_reader :units, :options, :container

@@ -31,14 +31,7 @@ module Glossema
             def choices = attribute.value[TYPED].scan(CHOICE).map { |(choice)| choice.gsub('""', '"') }
           end
 
-        # What stands in a field until somebody writes there. Fields hold nothing but text.
-        InputText =
-          Struct.new(:node) do
-            def content = Content.text(node.text)
-            def look = ""
-            def language = nil
-            def write(content, _target_language) = node.content = content.text
-          end
+        # What stands in a field until somebody writes there.
         FIELDS = "//*[local-name()='text-input' or local-name()='placeholder']".freeze
         CHOICES = "//*[local-name()='content-control']/*[local-name()='list-item']".freeze
 
@@ -63,7 +56,8 @@ module Glossema
           root.xpath("//form:*", "form" => FORM).each { |node| read_words(node, "words of a control") }
           root.xpath(CHOICES).each { |choice| read_choice(choice) }
           root.xpath(FIELDS).each do |field|
-            take_words(InputText.new(field), id: control_id, path: "text of a field", part: "content.xml")
+            take_words(Package::PlainText.new(field), id: control_id, path: "text of a field",
+              part: "content.xml")
           end
           root.xpath(LISTS).each { |rule| read_rule(rule) }
         end
