@@ -1,4 +1,5 @@
-# The guide names what is on the screen as the screen does, in each language, and shows pictures that are there.
+# The guide names what is on the screen as the screen does, in each language, and shows pictures that are
+# there.
 RSpec.describe "The guide" do
   guide = Rails.root.join("docs/guide")
   texts = lambda do |language|

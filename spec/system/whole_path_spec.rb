@@ -1,5 +1,5 @@
-# From signing in to the delivered file by keyboard alone: everything is reached by Tab or by its key, and told by
-# the role and name that a screen reader says, in each language of the interface.
+# From signing in to the delivered file by keyboard alone: everything is reached by Tab or by its key, and
+# told by the role and name that a screen reader says, in each language of the interface.
 RSpec.describe "The whole path by keyboard" do
   let(:user) { make_user }
   let(:file) do
