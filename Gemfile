@@ -18,6 +18,8 @@ gem "chunky_png", "~> 1.4", require: false
 gem "rotp", "~> 6.3"
 gem "rqrcode", "~> 2.2", require: false
 gem "zxcvbn", "~> 0.1.10"
+# A line for each request.
+gem "lograge", "~> 0.14"
 # What Rails says itself, in other languages.
 gem "rails-i18n", "~> 7.0"
 

@@ -58,6 +58,8 @@ module GlossemaApp
       address: ENV.fetch("SMTP_ADDRESS", nil), port: ENV.fetch("SMTP_PORT", 587).to_i, user_name: user,
       password: ENV.fetch("SMTP_PASSWORD", nil), authentication: user && :plain
     }.compact
+    # Each line that is written lets another thread go first: on a busy server many lines are a long wait.
+    config.lograge.enabled = !Rails.env.development?
     config.i18n.available_locales = %i[en it]
     config.i18n.fallbacks = [:en]
   end
