@@ -3,8 +3,7 @@
 require "caxlsx"
 
 class TablesAsWorkbook
-  # What stands in tables that leave, by its key in config/locales/tables.
-  def self.word(key, **details) = I18n.t("tables.#{key}", **details)
+  include TableWords
 
   def initialize
     @package = Axlsx::Package.new
@@ -14,10 +13,10 @@ class TablesAsWorkbook
   # name, header: keys of config/locales/tables; widths: in characters; rows: arrays of cells. What a client
   # wrote is text, never a formula.
   def add(name, header, widths, rows)
-    @package.workbook.add_worksheet(name: self.class.word("sheets.#{name}")) do |sheet|
+    @package.workbook.add_worksheet(name: word("sheets.#{name}")) do |sheet|
       bold = sheet.styles.add_style(b: true)
       wrapped = sheet.styles.add_style(alignment: { wrap_text: true, vertical: :top })
-      sheet.add_row(header.map { |key| self.class.word(key) }, style: bold)
+      sheet.add_row(header.map { |key| word(key) }, style: bold)
       rows.each { |row| sheet.add_row(row, style: wrapped, escape_formulas: true) }
       sheet.column_widths(*widths)
     end

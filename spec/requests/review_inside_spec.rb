@@ -244,7 +244,7 @@ RSpec.describe "Review inside" do
       "distance" => { "edits" => 8, "characters" => 22, "percent" => 36.4 })
     get "/api/review_rounds/#{round.id}", params: { as: "report" }
     cells = texts_of(response.body)
-    expect(cells).to include("accuracy/mistranslation", "Which verb?", "Verificare la catena.",
+    expect(cells).to include("mistranslation", "Which verb?", "Verificare la catena.",
       "Points in 1,000 words")
   end
 end

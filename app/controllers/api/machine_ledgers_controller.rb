@@ -1,6 +1,8 @@
 # All that was ever sent to services of machine translation, as a file.
 module Api
   class MachineLedgersController < BaseController
+    include TableWords
+
     COLUMNS = %w[when service project client texts characters cost currency outcome].freeze
 
     def show
@@ -11,7 +13,7 @@ module Api
 
     def table
       CSV.generate do |csv|
-        csv << COLUMNS.map { |key| TablesAsWorkbook.word("ledger.#{key}") }
+        csv << COLUMNS.map { |key| word("ledger.#{key}") }
         sent.find_each { |request| csv << row(request) }
       end
     end

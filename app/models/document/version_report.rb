@@ -1,6 +1,8 @@
 # What is otherwise in a newer version of a file, for the client, as a workbook: words by how much of them
 # stood in the one before, and each place before and after.
 class Document::VersionReport
+  include TableWords
+
   BANDS = ["unchanged", *Glossema::Counting::Bands::NAMES.drop(3)].freeze
   HEADER = %w[number what likeness before now words].freeze
   WIDTHS = [8, 12, 12, 56, 56, 8].freeze
@@ -14,7 +16,7 @@ class Document::VersionReport
     @revision = Glossema::Revision.new(@document.places_of(@old), @fresh)
   end
 
-  def name = "#{File.basename(@document.name, ".*")} #{TablesAsWorkbook.word("names.changes")}.xlsx"
+  def name = "#{File.basename(@document.name, ".*")} #{word("names.changes")}.xlsx"
 
   # {band => {"segments", "words"}}, those of BANDS there are.
   def bands
@@ -49,8 +51,7 @@ class Document::VersionReport
     rows << [word("all"), *%w[segments words].map { |what| bands.values.sum { |sum| sum[what] } }, ""]
   end
 
-  def word(key) = TablesAsWorkbook.word(key)
-  def named(band) = band == "unchanged" ? word(band) : I18n.t("interface.bandNames.#{band}")
+  def named(band) = band == "unchanged" ? word(band) : band_name(band)
 
   def changed
     @revision.links.reject { |link| link.kind == :same }.map do |link|

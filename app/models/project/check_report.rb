@@ -1,5 +1,7 @@
 # What the checks found in a project as a workbook: findings, what was let stand and why, by whom.
 class Project::CheckReport
+  include TableWords
+
   HEADER = %w[file number level kind finding source target].freeze
   WIDTHS = [20, 8, 12, 18, 46, 50, 50].freeze
 
@@ -20,11 +22,9 @@ class Project::CheckReport
 
   private
 
-  def word(key) = TablesAsWorkbook.word(key)
-
   def cells(row)
     segment = row[:segment]
-    [segment.document.name, segment.position, I18n.t("interface.check.levels.#{row["level"]}"), kind(row),
+    [segment.document.name, segment.position, as_shown("check.levels", row["level"]), kind(row),
      row["message"], segment.source_content.text, segment.target_content.text]
   end
 

@@ -3,6 +3,8 @@ require "caxlsx"
 require "csv"
 
 class Quote::Export
+  include TableWords
+
   FORMS = %w[xlsx csv xml].freeze
   BANDS = Glossema::Counting::Bands::NAMES
   FIRST = 2
@@ -64,8 +66,6 @@ class Quote::Export
 
   private
 
-  def word(key, **details) = TablesAsWorkbook.word(key, **details)
-  def band_name(band) = I18n.t("interface.bandNames.#{band}")
   def figures = @quote.figures
 
   def fill(sheet)

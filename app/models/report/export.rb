@@ -3,6 +3,8 @@ require "caxlsx"
 require "csv"
 
 class Report::Export
+  include TableWords
+
   FORMS = %w[xlsx csv xml].freeze
   FIRST_COLUMN = "file".freeze
   BANDS = Glossema::Counting::Bands::NAMES
@@ -72,9 +74,6 @@ class Report::Export
   end
 
   private
-
-  def word(key, **details) = TablesAsWorkbook.word(key, **details)
-  def band_name(band) = I18n.t("interface.bandNames.#{band}")
 
   def header
     [FIRST_COLUMN, *FIGURES].map { |key| word(key) } +

@@ -1,5 +1,7 @@
 # What a reviser changed and remarked, as a workbook: how much, by kind, severity and file, and the lists.
 class ReviewRound::Report
+  include TableWords
+
   HEADER = %w[file number source before after kind words_changed by on decision remarks].freeze
   WIDTHS = [20, 8, 44, 44, 44, 12, 10, 18, 18, 10, 40].freeze
   REMARKS = %w[file number source translation on kind severity points remark by answer settled].freeze
@@ -26,9 +28,6 @@ class ReviewRound::Report
 
   private
 
-  def word(key, **details) = TablesAsWorkbook.word(key, **details)
-  def told(texts, key) = key && I18n.t("interface.#{texts}.#{key}")
-
   # A segment may be gone.
   def place(segment) = segment ? [segment.document.position, segment.position] : [0, 0]
 
@@ -36,11 +35,10 @@ class ReviewRound::Report
     segment = row.segment
     said = @round.remarks_on(segment.id).map { |note| [named(note), note.text].compact_blank.join(": ") }
     [segment.document.name, segment.position, segment.source_content.text,
-     *[row.before, row.after].map { |text|
-       Glossema::Content.plain(text)
-     }, told("review.kinds", row.kind), row.changed_words,
+     Glossema::Content.plain(row.before), Glossema::Content.plain(row.after),
+     as_shown("review.kinds", row.kind), row.changed_words,
      row.author, row.made_at&.strftime("%Y-%m-%d %H:%M"),
-     told("review.decided", row.decision), said.join(" · ")]
+     as_shown("review.decided", row.decision), said.join(" · ")]
   end
 
   def files
@@ -57,14 +55,14 @@ class ReviewRound::Report
   def remark(note)
     [note.document&.name, note.segment&.position, Glossema::Content.plain(note.source.to_s),
      note.segment&.target_content&.text, note.spot.to_h["text"], type(note),
-     told("severities", note.severity),
+     as_shown("severities", note.severity),
      note.severity && Glossema::Review::Score.points(note.severity), note.text, note.author, note.answer,
      note.settled_at&.strftime("%Y-%m-%d")]
   end
 
-  def named(note) = [type(note), told("severities", note.severity)].compact.join(", ")
+  def named(note) = [type(note), as_shown("severities", note.severity)].compact.join(", ")
   # The narrowest kind says it.
-  def type(note) = told("errorTypes", note.error_type&.split("/")&.last)
+  def type(note) = as_shown("errorTypes", note.error_type&.split("/")&.last)
 
   def summary
     words, changed, score = @amount.values_at(:words, :changed, :score)
@@ -77,13 +75,13 @@ class ReviewRound::Report
       [word("per_thousand"), words.zero? ? 0 : (THOUSAND * changed / words.to_f).round(1)],
       [word("distance"), @amount[:distance]["percent"]],
       [word("points_of_remarks"), score[:points]], [word("points_per_thousand"), score[:per_thousand]],
-      *@amount[:kinds].map { |kind, count| [counted("changes", told("review.kinds", kind)), count] },
+      *@amount[:kinds].map { |kind, count| [counted("changes", as_shown("review.kinds", kind)), count] },
       *weighed("remarks", "errorTypes", score[:kinds]), *weighed("severity", "severities", score[:severities])
     ]
   end
 
   def weighed(title, texts, table) =
-    table.map { |name, one| [counted(title, told(texts, name)), one["count"]] }
+    table.map { |name, one| [counted(title, as_shown(texts, name)), one["count"]] }
 
   def counted(title, name) = word("counted_of", what: word(title), name: name)
 end

@@ -1,5 +1,7 @@
 # A termbase as a file for others.
 class Termbase::Export
+  include TableWords
+
   FORMS = %w[tbx csv tsv xlsx].freeze
 
   # style: of TBX, see Glossema::Exchange::Tbx; that of the file it came from where none is asked for; only:
@@ -46,7 +48,7 @@ class Termbase::Export
   def xlsx
     require "caxlsx"
     package = Axlsx::Package.new
-    package.workbook.add_worksheet(name: TablesAsWorkbook.word("sheets.terms")) do |sheet|
+    package.workbook.add_worksheet(name: word("sheets.terms")) do |sheet|
       heading = sheet.styles.add_style(b: true)
       rows.each_with_index do |row, index|
         sheet.add_row(row, types: [:string] * row.size, style: index.zero? ? heading : nil,

@@ -1,6 +1,8 @@
 # What changed since the last delivery, for the client, as a workbook: words by file, and each place before
 # and after.
 class Project::SinceDelivery::Report
+  include TableWords
+
   HEADER = %w[file number source delivered now words].freeze
   WIDTHS = [20, 8, 50, 50, 50, 8].freeze
 
@@ -9,7 +11,7 @@ class Project::SinceDelivery::Report
   end
 
   def name
-    told = [@project.reference, TablesAsWorkbook.word("names.changes_since"), @since.number]
+    told = [@project.reference, word("names.changes_since"), @since.number]
     "#{told.compact_blank.join(" ")}.xlsx".tr("/\\", "-")
   end
 

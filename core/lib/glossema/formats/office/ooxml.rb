@@ -171,7 +171,7 @@ module Glossema
       def read_cached(path, xml)
         nodes = xml.root.xpath(CACHED).select { |node| node.text.match?(/\p{L}/) }
         nodes.group_by(&:text).each_value do |same|
-          first, *others = same.map { |node| PlainText.new(node) }
+          first, *others = same.map { |node| TextOnly.new(node) }
           id = "#{short(path)}:c#{@counters["cached #{path}"] += 1}"
           unit = Unit.new(id: id, path: "text of a chart", block: "chart", content: first.content, look: "")
           mirrors = others.map { |other| Place.new(paragraph: other, part: path) }

@@ -10,7 +10,7 @@ module Glossema
       Place = Struct.new(:unit, :paragraph, :mirrors, :attribute, :part, keyword_init: true)
 
       # An element that holds nothing but text, written and read as a paragraph is.
-      PlainText =
+      TextOnly =
         Struct.new(:node) do
           def content = Content.text(node.text)
           def look = ""

@@ -56,7 +56,7 @@ module Glossema
           root.xpath("//form:*", "form" => FORM).each { |node| read_words(node, "words of a control") }
           root.xpath(CHOICES).each { |choice| read_choice(choice) }
           root.xpath(FIELDS).each do |field|
-            take_words(Package::PlainText.new(field), id: control_id, path: "text of a field",
+            take_words(Package::TextOnly.new(field), id: control_id, path: "text of a field",
               part: "content.xml")
           end
           root.xpath(LISTS).each { |rule| read_rule(rule) }
