@@ -5,7 +5,7 @@ import type { Finding } from '../check/queries'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion } from '../shared/types'
+import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion, User } from '../shared/types'
 import type { Act } from '../shared/useAct'
 import { isEnough, type Asked } from './asked'
 import { heardFromElsewhere } from './elsewhere'
@@ -113,13 +113,22 @@ export const refreshText = (cache: Cache, project: number) =>
 export function usePrefer(act: Act) {
   const cache = useQueryClient()
   return useCallback(
-    (preferences: Record<string, unknown>) =>
+    (preferences: Record<string, unknown>) => {
+      // What she chooses next builds on it, before the server has it.
+      cache.setQueryData<User>(
+        keys.me,
+        (old) => old && { ...old, preferences: { ...old.preferences, ...preferences } },
+      )
       void act(async () => {
-        await api.patch('/settings', { preferences })
-        await cache.invalidateQueries({ queryKey: keys.me })
+        try {
+          await api.patch('/settings', { preferences })
+        } finally {
+          await cache.invalidateQueries({ queryKey: keys.me })
+        }
         await cache.invalidateQueries({ queryKey: keys.allProposals })
         await cache.invalidateQueries({ queryKey: keys.outlooks })
-      }),
+      })
+    },
     [act, cache],
   )
 }

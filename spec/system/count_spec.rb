@@ -95,7 +95,7 @@ RSpec.describe "Counting and quoting" do
     FileUtils.cp(path, folder)
     cells = computed(File.join(folder, File.basename(path)))
     sums = cells.to_h { |line| [line.first, line] }
-    expect(BigDecimal(sums["all"][4])).to eq(BigDecimal(quote.figures["weighted_words"]))
+    expect(BigDecimal(sums["All"][4])).to eq(BigDecimal(quote.figures["weighted_words"]))
     %w[Net Rush Total].each do |name|
       expect(BigDecimal(sums[name].last)).to eq(BigDecimal(quote.figures[name.downcase]))
     end
