@@ -1,5 +1,5 @@
-# What stands in tables that leave, in the language of whoever asks: by its key in config/locales/tables, or as the
-# screen calls it.
+# What stands in tables that leave, in the language of whoever asks: by its key in config/locales/tables, or
+# as the screen calls it.
 module TableWords
   private
 
