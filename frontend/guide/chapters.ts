@@ -1,5 +1,5 @@
-// The guide in the language of the interface, chapter by chapter: the files of docs/guide, as they are. Loaded
-// when it is opened or searched.
+// The guide in the language of the interface, chapter by chapter: the files of docs/guide, as they are.
+// Loaded when it is opened or searched.
 import { language } from '../shared/i18n'
 
 const TEXTS = import.meta.glob<string>('../../docs/guide/*/*.md', {

@@ -1,5 +1,5 @@
-// What the command palette offers: commands of the view, places, stages of the project, templates, projects, and
-// once something is typed the guide.
+// What the command palette offers: commands of the view, places, stages of the project, templates, projects,
+// and once something is typed the guide.
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { useTranslation } from 'react-i18next'

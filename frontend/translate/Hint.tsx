@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { KEYS, shown } from '../shared/keys'
 import { useSettings } from '../shared/settings'
 import type { Act } from '../shared/useAct'
-import { usePrefer } from './queries'
+import { usePrefer } from '../shared/usePrefer'
 
 const HINTS = ['finish', 'number', 'sheet'] as const
 

@@ -8,7 +8,7 @@ import { Floating } from '../shared/parts/Floating'
 import { useSettings } from '../shared/settings'
 import type { ReadingLook } from '../shared/shapes'
 import type { Act } from '../shared/useAct'
-import { usePrefer } from './queries'
+import { usePrefer } from '../shared/usePrefer'
 
 type Value = string | number | boolean
 interface Choice {

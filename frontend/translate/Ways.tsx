@@ -9,7 +9,7 @@ import { Floating } from '../shared/parts/Floating'
 import { useSettings } from '../shared/settings'
 import type { CompletionSource, Preferences } from '../shared/shapes'
 import type { Act } from '../shared/useAct'
-import { usePrefer } from './queries'
+import { usePrefer } from '../shared/usePrefer'
 
 const FLOORS = [30, 40, 50, 60, 70, 75, 80, 85]
 const USUAL_FLOOR = 50

@@ -1,12 +1,10 @@
 // What Translate asks of the server.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useCallback } from 'react'
 import type { Finding } from '../check/queries'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion, User } from '../shared/types'
-import type { Act } from '../shared/useAct'
+import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion } from '../shared/types'
 import { isEnough, type Asked } from './asked'
 import { heardFromElsewhere } from './elsewhere'
 import type { KnownOutlook } from './completion/ahead'
@@ -108,30 +106,6 @@ export const refreshText = (cache: Cache, project: number) =>
     cache.invalidateQueries({ queryKey: keys.segments(project) }),
     cache.invalidateQueries({ queryKey: keys.pages }),
   ])
-
-// Keeps what she prefers; proposals may be others then.
-export function usePrefer(act: Act) {
-  const cache = useQueryClient()
-  return useCallback(
-    (preferences: Record<string, unknown>) => {
-      // What she chooses next builds on it, before the server has it.
-      cache.setQueryData<User>(
-        keys.me,
-        (old) => old && { ...old, preferences: { ...old.preferences, ...preferences } },
-      )
-      void act(async () => {
-        try {
-          await api.patch('/settings', { preferences })
-        } finally {
-          await cache.invalidateQueries({ queryKey: keys.me })
-        }
-        await cache.invalidateQueries({ queryKey: keys.allProposals })
-        await cache.invalidateQueries({ queryKey: keys.outlooks })
-      })
-    },
-    [act, cache],
-  )
-}
 
 export const usePage = (document: number) =>
   useQuery({

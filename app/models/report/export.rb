@@ -6,9 +6,9 @@ class Report::Export
   include TableWords
 
   FORMS = %w[xlsx csv xml].freeze
-  FIRST_COLUMN = "file".freeze
   BANDS = Glossema::Counting::Bands::NAMES
   FIGURES = Glossema::Counting::Report::FIGURES
+  COLUMNS = ["file", *FIGURES].freeze
   # What bands are called in GMX-V; those it has no name for begin with x-.
   GMX = {
     "context" => "x-ContextMatchedWordCount",
@@ -76,7 +76,7 @@ class Report::Export
   private
 
   def header
-    [FIRST_COLUMN, *FIGURES].map { |key| word(key) } +
+    COLUMNS.map { |key| word(key) } +
       BANDS.map { |band| word("words_of", band: band_name(band)) } + beside_header
   end
 
@@ -90,13 +90,9 @@ class Report::Export
   def beside_row(part)
     return [] unless @beside
 
-    found = if part["name"] == word("all")
-      comparison
-    else
-      comparison["files"].find { |file|
-        file["name"] == part["name"]
-      }
-    end
+    # The whole holds the files.
+    whole = part.key?("files")
+    found = whole ? comparison : comparison["files"].find { |file| file["name"] == part["name"] }
     BANDS.map { |band| found["differences"][band] }
   end
 

@@ -7,7 +7,7 @@ import { useSettings } from '../../shared/settings'
 import type { NamedConditions } from '../../shared/shapes'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
-import { usePrefer } from '../queries'
+import { usePrefer } from '../../shared/usePrefer'
 import { ANYTHING, type Conditions } from './conditions'
 
 interface Props {
