@@ -78,13 +78,21 @@ class Document < ApplicationRecord
     Glossema::Document.new(
       original.download,
       name: name,
-      language: source_lang || project.source_lang,
+      language: source_lang || project.chosen_source_lang,
+      otherwise: project.source_lang,
       by: by,
       rules: rules || Rules.new(project).srx,
       hand: hand,
       options: options.merge("target_language" => project.target_lang.to_s),
       breaks: as_stored ? breaks : nil
     )
+  end
+
+  # The language that the file says or its text looks like, where that is not the project’s; else nil.
+  def unlike_its_project
+    into = project.source_lang or return
+    languages = Glossema::Languages
+    [source_lang, facts["looks"]].compact.find { |tag| !languages.could_be?(languages.primary(tag), into) }
   end
 
   # Does what is read from the file depend on the language it is translated into?

@@ -23,12 +23,9 @@ class DocumentResource < ApplicationResource
     :replaces_id,
     :comparison
   attribute(:timed, &:timed?)
-  # The language that its text looks like, where that is not the one it is taken to be in.
+  # The language that the file says or its text looks like, where that is not the project’s.
   typelize "string | null"
-  attribute(:looks_like) do |document|
-    looks = document.facts["looks"]
-    looks unless document.source_lang.nil? || Glossema::Languages.could_be?(looks, document.source_lang)
-  end
+  attribute(:unlike, &:unlike_its_project)
   # The name of the film beside it.
   attribute(:film) { |document| document.film.filename.to_s if document.film.attached? }
   # The words of its bands in the groups that are seen together.

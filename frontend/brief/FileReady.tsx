@@ -47,10 +47,7 @@ export function FileReady({ row, version, fixed, attempt, settle, remove }: Prop
       <div>
         <div className="name">{row.name}</div>
         <p className="small quiet">
-          {row.format} · {row.source_lang && `${languageName(row.source_lang)} · `}
-          {row.looks_like && (
-            <strong>{t('brief.looksLike', { language: languageName(row.looks_like) })} · </strong>
-          )}
+          {row.format} · <ItsLanguage row={row} />
           {!row.timed && (
             <>
               <HowCut row={row} settle={settle} /> ·{' '}
@@ -71,6 +68,12 @@ export function FileReady({ row, version, fixed, attempt, settle, remove }: Prop
       {version && <NewVersion row={version} attempt={attempt} />}
     </li>
   )
+}
+
+function ItsLanguage({ row }: { row: DocumentRow }) {
+  const { t } = useTranslation()
+  if (row.unlike) return <strong>{t('brief.unlike', { language: languageName(row.unlike) })} · </strong>
+  return row.source_lang && <>{languageName(row.source_lang)} · </>
 }
 
 function HowCut({ row, settle }: { row: DocumentRow; settle: Settle }) {

@@ -200,11 +200,23 @@ RSpec.describe "The edges" do
     expect(body["learned"]).to eq(0)
   end
 
-  it "say of a file that its text looks like another language than it is taken to be in" do
-    looks = ["يجب فحص الفرامل قبل كل رحلة.", "Check the brakes and the chain before you ride."].map do |text|
-      get "/api/projects/#{make_project(user, text, name: "b.txt").id}"
-      body["documents"].first.values_at("source_lang", "looks_like")
+  it "say of a file that it is in another language than its project, whichever was read first" do
+    arabic, english = "يجب فحص الفرامل قبل كل رحلة.", "Check the brakes and the chain before you ride."
+    post "/api/projects"
+    project = Project.find(body["id"])
+    files = { "a.txt" => english, "b.txt" => arabic,
+              "c.txt" => "#{english} Ride slowly and look to the front." }
+    made = files.each_with_index.map do |(name, text), at|
+      document = project.documents.new(position: at + 1, name: name, byte_size: text.bytesize, run: "spec")
+      document.original.attach(io: StringIO.new(text), filename: name, identify: false)
+      document.tap(&:save!)
     end
-    expect(looks).to eq([%w[en-GB ar], ["en-GB", nil]])
+    made.values_at(1, 0, 2).each { |document| ReadDocumentJob.perform_now(document, "spec") }
+    get "/api/projects/#{project.id}"
+    expect(body["source_lang"]).to eq("en")
+    expect(body["documents"].map { |one| one.values_at("source_lang", "unlike") })
+      .to eq([["en", nil], %w[ar ar], ["en", nil]])
+    patch "/api/projects/#{project.id}", params: { source_lang: "ar" }, as: :json
+    expect(body["documents"].pluck("unlike")).to eq(["en", nil, "en"])
   end
 end

@@ -24,6 +24,10 @@ module Project::Proposing
     propose_termbases
   end
 
+  # The source language once she said it, not as long as it is only proposed: until then each file goes by its
+  # own, whichever was read first.
+  def chosen_source_lang = (source_lang if begun? || proposed["source_lang"] != source_lang)
+
   # The next reference by the client's pattern, or the user's.
   def next_reference
     pattern = client&.reference_pattern.presence || user.reference_pattern
@@ -43,13 +47,20 @@ module Project::Proposing
 
   def proposal_fields
     ready = documents.select(&:ready?)
-    self.client_id ||= seen_client(ready)&.id
+    suppose("client_id", seen_client(ready)&.id)
     found = ready.filter_map(&:source_lang).tally.max_by(&:last)&.first
-    self.source_lang ||= regional(found)
+    suppose("source_lang", regional(found))
     { "name" => name_of(ready.first), "reference" => own_number, "due_at" => due_for(ready) }
       .merge(as_earlier)
       .merge({ "client_id" => seen_client(ready)&.id, "source_lang" => regional(found) }.compact)
       .merge(as_client_says)
+  end
+
+  # What the rest of a proposal goes by, where nothing stands there yet.
+  def suppose(field, value)
+    return if value.nil? || public_send(field).present?
+
+    self[field] = proposed[field] = value
   end
 
   # A quick count has no number.

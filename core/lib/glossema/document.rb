@@ -11,7 +11,8 @@ module Glossema
   class Document
     attr_reader :format, :file, :segments, :name
 
-    # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; by: "sentence" or
+    # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; otherwise: the tag
+    # where neither tells; by: "sentence" or
     # "paragraph"; breaks: {unit id => offsets} to cut exactly as before instead of by the rules; hand: {unit
     # id => {"text", "add", "remove"}}, what was cut and joined by hand, which holds as long as the text of
     # the unit is the same. Raises Refused.
@@ -19,6 +20,7 @@ module Glossema
       bytes,
       name:,
       language: nil,
+      otherwise: nil,
       by: "sentence",
       rules: Segmentation::Srx.default,
       options: {},
@@ -28,7 +30,7 @@ module Glossema
       @name = name
       @format = Formats.detect(bytes, name)
       @file = read(bytes, options)
-      @language = language
+      @language, @otherwise = language, otherwise
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
       @pieces = units.to_h { |unit| [unit.id, cut(unit, segmenter, hand[unit.id])] }
@@ -73,7 +75,8 @@ module Glossema
       @language ||=
         begin
           named = file.source_language
-          named && Languages.could_be?(guessed_language, named) ? named : guessed_language
+          own = named && Languages.could_be?(guessed_language, named) ? named : guessed_language
+          own || @otherwise
         end
     end
 
