@@ -46,6 +46,14 @@ RSpec.describe "Checks" do
     expect(told).to eq([])
   end
 
+  it "leave out what was cut anew while it was looked at" do
+    looking = Project::Looking.new(project)
+    found = looking.found(segments.first(2).map(&:id))
+    segments[0].destroy!
+    looking.keep(found)
+    expect(CheckedSegment.pluck(:segment_id)).to eq([segments[1].id])
+  end
+
   it "do not compare a segment that is meant to read otherwise" do
     segments[2].update!(exempt: true)
     expect(told.map(&:second)).to eq(%w[number-missing word-twice])

@@ -97,7 +97,7 @@ RSpec.describe "Working in Translate" do
     expect(page).to have_css(".said", text: "Segment 3 is kept, but: 24 is missing in the target.")
     expect(page).to have_css(".amount", text: "4 of 15 words · 4 today")
     expect(page).to have_css(".amount", text: /at your pace \w+/)
-    expect(on_disk(segments[2]).state).to eq("translated")
+    eventually { expect(on_disk(segments[2]).state).to eq("translated") }
   end
 
   it "shows the companion in a window of its own, which follows" do

@@ -85,6 +85,18 @@ class Project::Looking
     end
   end
 
+  # Keeps what `found` returned. What was cut anew or taken out while it was looked at is left out.
+  def keep(rows)
+    stamp = @project.check_stamp
+    rows.each_slice(BATCH) do |slice|
+      CheckedSegment.transaction do
+        there = @project.segments.where(id: slice.map(&:first)).ids.to_set
+        list = slice.filter_map { |id, row| { segment_id: id, stamp: stamp, **row } if there.include?(id) }
+        CheckedSegment.upsert_all(list, unique_by: :segment_id) if list.any?
+      end
+    end
+  end
+
   private
 
   def each_found(ids)
@@ -98,12 +110,6 @@ class Project::Looking
   def note(token, done, total)
     @project.update_columns(check_run: { token: token, done: done, total: total, at: Time.current })
     @project.announce("checked")
-  end
-
-  def keep(rows)
-    stamp = @project.check_stamp
-    list = rows.map { |id, row| { segment_id: id, stamp: stamp, **row } }
-    list.each_slice(BATCH) { |slice| CheckedSegment.upsert_all(slice, unique_by: :segment_id) }
   end
 
   def told(finding) = finding.to_h.except(:other).transform_keys(&:to_s)
