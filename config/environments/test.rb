@@ -1,6 +1,7 @@
 # Settings for the specs. The system specs run the queue for real, see spec/support.
 Rails.application.configure do
   config.enable_reloading = false
+  config.log_level = :warn
   config.eager_load = ENV["CI"].present?
   config.consider_all_requests_local = true
   config.action_dispatch.show_exceptions = :rescuable

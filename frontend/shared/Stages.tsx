@@ -1,4 +1,5 @@
 // The stages of a project as words in the order of the work, and how far it has come.
+import { memo } from 'react'
 import { useTranslation } from 'react-i18next'
 import { NavLink } from 'react-router'
 import { daysUntil, longDate, number, time, weekday } from './i18n'
@@ -38,7 +39,12 @@ function Where({ project }: { project: Project }) {
   )
 }
 
-export function Stages({ project, words }: { project: Project; words?: Progress }) {
+interface Props {
+  project: Project
+  words?: Progress
+}
+
+export const Stages = memo(function Stages({ project, words }: Props) {
   const { t } = useTranslation()
   return (
     <>
@@ -68,7 +74,7 @@ export function Stages({ project, words }: { project: Project; words?: Progress 
       )}
     </>
   )
-}
+})
 
 function whenText(iso: string) {
   const days = daysUntil(iso)

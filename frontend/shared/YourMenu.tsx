@@ -1,5 +1,5 @@
 // Her menu: the look, settings, what was put away, the way out.
-import type { ReactNode } from 'react'
+import { memo, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { api } from './api'
@@ -28,7 +28,7 @@ const signOut = () =>
     window.location.href = '/'
   })
 
-export function YourMenu({ short }: { short: boolean }) {
+export const YourMenu = memo(function YourMenu({ short }: { short: boolean }) {
   const { t } = useTranslation()
   const { user, mode, setMode } = useSettings()
   const { open, setOpen, opener, inside } = useOpened()
@@ -68,4 +68,4 @@ export function YourMenu({ short }: { short: boolean }) {
       </button>
     </Floating>
   )
-}
+})

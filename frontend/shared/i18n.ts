@@ -24,23 +24,24 @@ void i18next.use(initReactI18next).init({
   interpolation: { escapeValue: false },
 })
 
-export const number = (value: number) => value.toLocaleString(locale)
+const numbers = new Intl.NumberFormat(locale)
+export const number = (value: number) => numbers.format(value)
 
 export const now = () => new Date()
 const DAY = 86_400_000
 const midnight = (date: Date) => new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime()
 export const daysUntil = (iso: string) => Math.round((midnight(new Date(iso)) - midnight(new Date())) / DAY)
-export const time = (iso: string) =>
-  new Date(iso).toLocaleTimeString(locale, { hour: '2-digit', minute: '2-digit' })
-export const weekday = (iso: string) => new Date(iso).toLocaleDateString(locale, { weekday: 'long' })
-export const shortDate = (iso: string) =>
-  new Date(iso).toLocaleDateString(locale, { day: 'numeric', month: 'short' })
-export const longDate = (iso: string) =>
-  new Date(iso).toLocaleDateString(locale, { weekday: 'long', day: 'numeric', month: 'long' })
-export const dayAndMonth = (iso: string) =>
-  new Date(iso).toLocaleDateString(locale, { day: 'numeric', month: 'long' })
-export const fullDate = (iso: string) =>
-  new Date(iso).toLocaleDateString(locale, { day: 'numeric', month: 'short', year: 'numeric' })
+// What writes dates in one way is made once: making it takes longer than writing.
+const dates = (options: Intl.DateTimeFormatOptions) => {
+  const format = new Intl.DateTimeFormat(locale, options)
+  return (iso: string) => format.format(new Date(iso))
+}
+export const time = dates({ hour: '2-digit', minute: '2-digit' })
+export const weekday = dates({ weekday: 'long' })
+export const shortDate = dates({ day: 'numeric', month: 'short' })
+export const longDate = dates({ weekday: 'long', day: 'numeric', month: 'long' })
+export const dayAndMonth = dates({ day: 'numeric', month: 'long' })
+export const fullDate = dates({ day: 'numeric', month: 'short', year: 'numeric' })
 
 // 1.5 → "about 1 ½ hours"; under an hour in minutes.
 export function pace(hours: number): string {

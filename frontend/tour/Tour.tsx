@@ -1,6 +1,6 @@
 // A look round the demo in five steps: a card that says what is to be seen here and leads to the next place.
 import { Button } from 'antd'
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate } from 'react-router'
 import { KEYS, shown } from '../shared/keys'
@@ -8,7 +8,7 @@ import { useSettings } from '../shared/settings'
 import { goToStep, useStep } from './steps'
 import './tour.css'
 
-export function Tour() {
+export const Tour = memo(function Tour() {
   const { t } = useTranslation()
   const go = useNavigate()
   const step = useStep()
@@ -47,4 +47,4 @@ export function Tour() {
       </div>
     </aside>
   )
-}
+})

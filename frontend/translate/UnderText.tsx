@@ -1,5 +1,5 @@
 // What stands under the text: a hint of the first time, what could not be sent yet, a word on what happened.
-import type { ReactNode } from 'react'
+import { memo, type ReactNode } from 'react'
 import type { Act } from '../shared/useAct'
 import { Hint } from './Hint'
 import type { Store } from './store'
@@ -14,7 +14,7 @@ interface Props {
   children: ReactNode
 }
 
-export function UnderText({ store, open, act, said, goTo, children }: Props) {
+export const UnderText = memo(function UnderText({ store, open, act, said, goTo, children }: Props) {
   return (
     <>
       {children}
@@ -27,4 +27,4 @@ export function UnderText({ store, open, act, said, goTo, children }: Props) {
       )}
     </>
   )
-}
+})

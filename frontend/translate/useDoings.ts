@@ -1,5 +1,5 @@
 // Taking back and doing again what was done in the text, also in segments she has left.
-import { useCallback, type RefObject } from 'react'
+import { useCallback, useMemo, type RefObject } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import type { Segment } from '../shared/types'
@@ -66,5 +66,5 @@ export function useDoings({ card, store, open, goTo, act, say }: Parts) {
     comeTo(doings)
     say(t('doings.doneAgain', { number: doings.map(({ number }) => number).join(', ') }))
   }, [comeTo, put, say, store, t])
-  return { takeBack, doAgain }
+  return useMemo(() => ({ takeBack, doAgain }), [doAgain, takeBack])
 }

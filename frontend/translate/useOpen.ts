@@ -30,10 +30,15 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
   const openAt = open === null ? -1 : order.indexOf(open)
   const rows = useRows({ scroll, order, segments, openAt })
   const anchor = useRef<number | null>(null)
+  // What opens a segment stays the same while she types: what is drawn with it is not drawn again at each key.
+  const latest = useRef(segments)
+  useLayoutEffect(() => {
+    latest.current = segments
+  })
 
   const openRow = useCallback(
     (index: number, top?: number) => {
-      if (index < 0 || index >= order.length || segments[index].locked) return
+      if (index < 0 || index >= order.length || latest.current[index].locked) return
       const column = scroll.current
       const row = rowAt(column, index)
       const wanted = top ?? (column ? topFor(column, row) : FIRST)
@@ -43,16 +48,16 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
       setOpen(order[index])
       window.history.replaceState(null, '', `#${order[index]}`)
     },
-    [order, rows, scroll, segments],
+    [order, rows, scroll],
   )
   // The next one that is hers, above or below.
   const openBeside = useCallback(
     (step: 1 | -1) => {
       let index = openAt + step
-      while (segments[index]?.locked) index += step
+      while (latest.current[index]?.locked) index += step
       openRow(index)
     },
-    [openAt, openRow, segments],
+    [openAt, openRow],
   )
   useSteady(scroll, anchor, openAt, open)
   const close = useCallback(() => setOpen(null), [])

@@ -79,7 +79,7 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
 
   const files = useMemo(() => namesOf(listing), [listing])
   const others = usePresence(project.id, open)
-  const progress = useProgress(project, store, revision)
+  const progress = useProgress(project, store)
   const wordsLeft = useMemo(
     () => shown.segments.reduce((sum, one) => sum + (isUnfinished(one) ? one.words : 0), 0),
     // It changes only where a state does.

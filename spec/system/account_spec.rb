@@ -35,8 +35,7 @@ RSpec.describe "Account" do
   it "speaks Italian from now on where she chooses it, numbers and dates too" do
     project = make_project(user)
     project.update!(due_at: Time.zone.parse("2031-03-05 14:00"))
-    sign_in(user)
-    visit "/settings/account"
+    sign_in(user, to: "/settings/account")
     find("label", text: "Language of the interface").find("[role=combobox]").click
     find(".ant-select-item", text: "Italiano").click
     expect(page).to have_css("h1", text: "Account")
@@ -49,8 +48,7 @@ RSpec.describe "Account" do
   end
 
   it "takes a second factor, which is asked for when she signs in" do
-    sign_in(user)
-    visit "/settings/account"
+    sign_in(user, to: "/settings/account")
     fill_in "Password, to: Begin", with: "cargo-bicycle"
     click_button "Begin"
     expect(page).to have_css("img.factor-picture")
@@ -75,8 +73,7 @@ RSpec.describe "Account" do
   it "tells of backups" do
     folder = Dir.mktmpdir
     allow(Backup).to receive(:folder).and_return(Pathname(folder))
-    sign_in(user)
-    visit "/settings/backups"
+    sign_in(user, to: "/settings/backups")
     expect(page).to have_text("None was made yet.")
     expect(faults).to eq([])
     made = File.join(folder, "2026-11-20T03-00-00Z")

@@ -38,8 +38,7 @@ RSpec.describe "Around the work" do
     user = make_user
     project = make_project(user)
     third = project.segments.find_by(position: 3)
-    sign_in(user)
-    visit "/projects/#{project.id}/translate##{third.id}"
+    sign_in(user, to: "/projects/#{project.id}/translate##{third.id}")
     expect(card).to have_css(".source", text: "Never leave a child alone.")
     click_link "Deliver"
     click_link "Ask your dealer."

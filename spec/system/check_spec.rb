@@ -11,8 +11,7 @@ RSpec.describe "Check" do
      "Montare il portapacchi."].zip(segments) do |text, one|
       one.confirm(text, origin: { "kind" => "typed" }, by: user)
     end
-    sign_in(user)
-    visit "/projects/#{project.id}/check"
+    sign_in(user, to: "/projects/#{project.id}/check")
     expect(page).to have_css(".findings li", count: 3)
   end
 

@@ -18,8 +18,7 @@ RSpec.describe "Completion" do
 
   def open_project(learned: true)
     Memory::Learned.new(memory).learn if learned
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
   end
 
@@ -107,8 +106,7 @@ RSpec.describe "Completion" do
 
   it "offers the next inline code as it will stand, and takes it as a code" do
     coded = make_project(user, "<p><b>Warning:</b> the chain is hot.</p>", name: "b.html")
-    sign_in(user)
-    visit "/projects/#{coded.id}/translate"
+    sign_in(user, to: "/projects/#{coded.id}/translate")
     editor.click
     expect(editor).to have_css(".pale-offer .token", text: "1")
     press(:tab)

@@ -30,8 +30,7 @@ RSpec.describe "Counting and quoting" do
   end
 
   it "sets a client up, counts three files, lays counts side by side, and makes a quote that adds up" do
-    sign_in(user)
-    visit "/clients"
+    sign_in(user, to: "/clients")
     fill_in "Name of a new client", with: "Tarnholt Cargo Cycles"
     click_button "Add"
     in_place("Subject fields", "Bicycles")
@@ -108,8 +107,7 @@ RSpec.describe "Counting and quoting" do
 
   it "counts files dropped for a moment, says what is wrong with one, and makes a project of them" do
     damaged = File.join(folder, "broken.docx").tap { |path| File.binwrite(path, "PK\x03\x04 no more") }
-    sign_in(user)
-    visit "/"
+    sign_in(user, to: "/")
     expect(page).to have_css("h1", text: "Nothing to do yet")
     click_link "Only count files"
     find("input[type=file]", visible: :all).set([files.first, damaged])

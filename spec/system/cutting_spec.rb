@@ -38,8 +38,7 @@ RSpec.describe "Cutting" do
     project = make_project(user, text, name: "leaflet.txt")
     document = project.documents.first
     document.segments.find_by(source: "Then go.").confirm("Poi via.", origin: { "kind" => "typed" }, by: user)
-    sign_in(user)
-    visit "/projects/#{project.id}/brief"
+    sign_in(user, to: "/projects/#{project.id}/brief")
     click_link "How sentences are cut"
     expect(page).to have_text("These are the rules that come with Glossema.")
     expect(page).to have_css(".cut-text li", text: "Load approx. Half the box.")
@@ -85,8 +84,7 @@ RSpec.describe "Cutting" do
         name: "leaflet.txt"
       )
     document = project.documents.first
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     editor.click
     type("Usa due cinghie rosse.")
     press(:alt, "x")
@@ -132,8 +130,7 @@ RSpec.describe "Cutting" do
     project.documents.first.segments.each do |segment|
       segment.confirm("IT #{segment.source}", origin: { "kind" => "typed" }, by: user)
     end
-    sign_in(user)
-    visit "/projects/#{project.id}/brief"
+    sign_in(user, to: "/projects/#{project.id}/brief")
     find("input[aria-label='new version: leaflet.txt']", visible: :all).set(
       file(
         "leaflet-2.txt",

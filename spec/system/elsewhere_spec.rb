@@ -68,8 +68,7 @@ RSpec.describe "Other servers", :stand_in do
 
   it "reach hers by a key that is shown once and can be withdrawn" do
     memory = make_memory(user, [["Load the box.", "Caricare la cassa."]], name: "Bicycles")
-    sign_in(user)
-    visit "/memories/#{memory.id}"
+    sign_in(user, to: "/memories/#{memory.id}")
     click_button "Make a key for another server"
     fill_in "Whom or what it is for", with: "Anneke’s office"
     expect(faults).to eq([])
@@ -96,8 +95,7 @@ RSpec.describe "Other servers", :stand_in do
   it "offer projects, which are opened, delivered straight there with a receipt, and taken back" do
     server = WithStandIn.agency
     client = user.clients.create!(name: "Harbour Lane")
-    sign_in(user)
-    visit "/clients/#{client.id}"
+    sign_in(user, to: "/clients/#{client.id}")
     click_button "Add a server that offers projects"
     fill_in "Address of the server", with: server
     fill_in "Key", with: WithStandIn::KEY

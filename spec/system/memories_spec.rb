@@ -76,8 +76,7 @@ RSpec.describe "Memories" do
         )
       ]
     )
-    sign_in(user)
-    visit "/memories/#{memory.id}"
+    sign_in(user, to: "/memories/#{memory.id}")
     expect(page).to have_css(".unit", count: 4)
     expect(faults).to eq([])
     fill_in "Search for words in source and target", with: "cinghi"
@@ -115,8 +114,7 @@ RSpec.describe "Memories" do
 
   it "show the columns of a table before its units are brought in" do
     memory = make_memory(user, pairs)
-    sign_in(user)
-    visit "/memories/#{memory.id}"
+    sign_in(user, to: "/memories/#{memory.id}")
     table =
       Rails
         .root
@@ -154,8 +152,7 @@ RSpec.describe "Memories" do
         docx(paragraph(run("The deck carries up to 80 kg."))),
         memories: [{ "memory_id" => memory.id, "penalty" => 5 }]
       )
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(card).to have_css(".proposals mark", text: "80")
     expect(card).to have_css(".adapted", text: "adapted: 60 became 80")
     click_button "Why 94"
@@ -187,8 +184,7 @@ RSpec.describe "Memories" do
   it "keeps repeats together: filled, undone, asked about, and let be" do
     project = make_project(user)
     first, second = project.segments.where(source: "Check the straps again.").to_a
-    sign_in(user)
-    visit "/projects/#{project.id}/translate##{first.id}"
+    sign_in(user, to: "/projects/#{project.id}/translate##{first.id}")
     expect(card).to have_css("[role=textbox]")
     click_button "ways of working"
     find(".ways label", text: "filled and confirmed").click

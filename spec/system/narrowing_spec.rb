@@ -9,8 +9,7 @@ RSpec.describe "Narrowing and replacing" do
   before do
     segments[1].keep_draft("Pulire la pastiglia.", origin: { "kind" => "typed" }, by: user)
     segments[2].confirm("Fermo.", origin: { "kind" => "typed" }, by: user)
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
   end
 

@@ -6,8 +6,7 @@ RSpec.describe "Nothing typed is lost" do
 
   before do
     segments
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(card).to have_css(".source", text: "The rear deck")
   end
 
@@ -112,8 +111,7 @@ RSpec.describe "Nothing typed is lost" do
     sleep 1
     expect(on_disk(segments[0]).target).to eq("")
     sign_out
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     eventually { expect(on_disk(segments[0]).target).to eq("Senza sessione") }
     expect(editor).to have_text("Senza sessione")
   end

@@ -13,8 +13,7 @@ RSpec.describe "A pass inside" do
       segment.confirm(text, origin: { "kind" => "typed" }, by: user)
     end
     colleague
-    sign_in(user)
-    visit "/projects/#{project.id}/review"
+    sign_in(user, to: "/projects/#{project.id}/review")
     expect(page).to have_css("h1", text: "A new round")
   end
 

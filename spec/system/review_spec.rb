@@ -14,8 +14,7 @@ RSpec.describe "Review" do
     ["Controllare la catena.", "{1}Avvertenza:{/1} caldo", "Fermarsi."].zip(segments) do |text, segment|
       segment.confirm(text, origin: { "kind" => "typed" }, by: user)
     end
-    sign_in(user)
-    visit "/projects/#{project.id}/review"
+    sign_in(user, to: "/projects/#{project.id}/review")
   end
 
   def send_out
@@ -105,8 +104,7 @@ RSpec.describe "Review" do
     File.binwrite(returned, HandOver::Back.new(own.reload).bytes)
 
     Capybara.reset_sessions!
-    sign_in(user)
-    visit "/projects/#{project.id}/review"
+    sign_in(user, to: "/projects/#{project.id}/review")
     find(".review .drop input", visible: :all).set(returned)
     expect(page).to have_css(".changes li", count: 1, text: "Arrestarsi")
     click_button "Take the one that is left"

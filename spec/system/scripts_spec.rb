@@ -5,8 +5,7 @@ RSpec.describe "Other scripts" do
   def open_in(target, text)
     project = make_project(user, text, name: "a.txt")
     project.update!(target_lang: target)
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
     project.segments.first
   end

@@ -14,8 +14,7 @@ RSpec.describe "A shared memory" do
 
   it "is given by mail address, taken, fed by both at once, and taken back with a word" do
     anneke && memory
-    sign_in(ines)
-    visit "/memories/#{memory.id}"
+    sign_in(ines, to: "/memories/#{memory.id}")
     click_button "Give it to a colleague"
     fill_in "Mail address", with: anneke.email
     find("label", text: "may write too").click

@@ -4,8 +4,7 @@ RSpec.describe "Spelling" do
   let(:project) { make_project(user, "Check the brake pads.", name: "b.txt") }
 
   before do
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
   end
 

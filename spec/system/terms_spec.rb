@@ -20,8 +20,7 @@ RSpec.describe "Terms" do
   end
 
   def open_project
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
   end
 
@@ -178,8 +177,7 @@ RSpec.describe "Terms" do
                                 ["The kickstand folds.", "Il cavalletto si ripiega."],
                                 ["Check the spokes.", "Controllare i raggi."],
                                 ["Loose spokes break.", "I raggi allentati si rompono."]])
-    sign_in(user)
-    visit "/termbases/#{termbase.id}/candidates"
+    sign_in(user, to: "/termbases/#{termbase.id}/candidates")
     expect(page).to have_text("Nothing waits for a decision.")
     click_button "a project or memory"
     type("Tarnholt, delivered")

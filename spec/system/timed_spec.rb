@@ -26,8 +26,7 @@ RSpec.describe "Subtitles" do
 
   before do
     document.film.attach(io: File.open(film), filename: "film.webm", content_type: "video/webm")
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css("video")
     eventually { expect(page.evaluate_script("document.querySelector('video').readyState")).to be >= 2 }
   end

@@ -3,8 +3,7 @@ RSpec.describe "Translate" do
   let(:user) { make_user }
 
   def open_project(project)
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
   end
 

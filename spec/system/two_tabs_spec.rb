@@ -4,8 +4,7 @@ RSpec.describe "Two tabs" do
   let(:project) { make_project(user, "Check the bolts.\n\nOil the chain.\n\nFit the rack.", name: "b.txt") }
 
   it "shows in each where the other is, and what is written there" do
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
     other = open_new_window
     within_window(other) do

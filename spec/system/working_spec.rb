@@ -13,8 +13,7 @@ RSpec.describe "Working in Translate" do
   def here = page.evaluate_script("document.querySelector('.sheet-page .here')?.textContent")
 
   def open_project
-    sign_in(user)
-    visit "/projects/#{project.id}/translate"
+    sign_in(user, to: "/projects/#{project.id}/translate")
     expect(page).to have_css(".card")
   end
 

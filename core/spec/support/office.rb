@@ -1,5 +1,7 @@
-# LibreOffice, driven by script: a document edited as a person would.
+# LibreOffice, driven by script: a document edited as a person would. One runs for all specs of a process.
+require "json"
 require "open3"
+require "tmpdir"
 
 module Office
   SCRIPT = File.join(__dir__, "office_edit.py")
@@ -11,15 +13,15 @@ module Office
     Dir.mktmpdir do |folder|
       from, to = %w[in out].map { |name| File.join(folder, "#{name}.#{ending}") }
       File.binwrite(from, bytes)
-      said, status = Open3.capture2e("/usr/bin/python3", SCRIPT, from, to, author,
-        stdin_data: JSON.generate(edits))
-      raise "LibreOffice: #{said}" unless status.success? && File.exist?(to)
+      running.puts(JSON.generate([from, to, author, edits]))
+      said = JSON.parse(running.gets || raise("LibreOffice: its script has ended"))
+      raise "LibreOffice: #{said}" if said
 
       File.binread(to)
     end
   end
 
-  # Read and saved by it, and nothing else.
+  # Read and saved by it, and nothing else: also with comments, over which its script falls.
   def saved(bytes, ending: "docx")
     Dir.mktmpdir do |folder|
       from = File.join(folder, "in.#{ending}")
@@ -29,5 +31,10 @@ module Office
       Open3.capture2e(*command)
       File.binread(File.join(folder, "out/in.#{ending}"))
     end
+  end
+
+  # Its script; at the end of the process the input closes, and the script ends what it started.
+  def running
+    @running ||= IO.popen(["/usr/bin/python3", SCRIPT], "r+").tap { |script| at_exit { script.close } }
   end
 end

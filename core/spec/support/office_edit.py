@@ -1,5 +1,7 @@
 #!/usr/bin/python3
-# Edits a DOCX or XLSX with LibreOffice as a reviser would: python3 office_edit.py IN OUT AUTHOR < EDITS, a JSON list of
+# Edits DOCX and XLSX with LibreOffice as a reviser would. Each line of the input is a JSON list of the path
+# in, the path out, the author and the edits; each is answered by a line: null, or what went wrong. LibreOffice is
+# started once for each author, and ended with the input. The edits:
 #   ["track", true|false]            changes are recorded from here on
 #   ["replace", from, to]            in the whole text, as written
 #   ["remove_row", number], ["add_row", text]    rows of the table, from 0
@@ -37,7 +39,8 @@ def profile(folder, author):
     )
     with open(os.path.join(user, "registrymodifications.xcu"), "w") as file:
         file.write(
-            '<?xml version="1.0" encoding="UTF-8"?><oor:items xmlns:oor="http://openoffice.org/2001/registry">'
+            '<?xml version="1.0" encoding="UTF-8"?>'
+            '<oor:items xmlns:oor="http://openoffice.org/2001/registry">'
             f"{rows}</oor:items>"
         )
 
@@ -150,32 +153,56 @@ class EditingWorkbook:
         self.sheet.Rows.removeByIndex(moved, 1)
 
 
-SOURCE, RESULT, AUTHOR = sys.argv[1:4]
-EDITS = json.load(sys.stdin)
+class Office:
+    def __init__(self, author):
+        self.folder = tempfile.TemporaryDirectory()
+        profile(self.folder.name, author)
+        pipe = f"glossema{os.getpid()}-{id(self)}"
+        self.process = subprocess.Popen(
+            [
+                "soffice", "--headless", "--invisible", "--norestore", "--nologo",
+                f"--accept=pipe,name={pipe};urp;", f"-env:UserInstallation=file://{self.folder.name}",
+            ],
+            stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL,
+        )
+        self.context = connected(pipe)
+        services = self.context.ServiceManager
+        self.desktop = services.createInstanceWithContext("com.sun.star.frame.Desktop", self.context)
 
-with tempfile.TemporaryDirectory() as folder:
-    profile(folder, AUTHOR)
-    pipe = f"glossema{os.getpid()}"
-    office = subprocess.Popen(
-        ["soffice", "--headless", "--invisible", "--norestore", "--nologo", f"--accept=pipe,name={pipe};urp;",
-         f"-env:UserInstallation=file://{folder}"],
-        stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL,
-    )
-    try:
-        context = connected(pipe)
-        desktop = context.ServiceManager.createInstanceWithContext("com.sun.star.frame.Desktop", context)
-        document = desktop.loadComponentFromURL(uno.systemPathToFileUrl(os.path.abspath(SOURCE)), "_blank", 0,
-                                                (prop("Hidden", True),))
-        editing = (EditingWorkbook if SOURCE.endswith("xlsx") else Editing)(context, document)
-        for name, *arguments in EDITS:
-            getattr(editing, name)(*arguments)
-        document.storeToURL(uno.systemPathToFileUrl(os.path.abspath(RESULT)),
-                            (prop("FilterName", editing.FILTER),))
-        document.close(True)
+    def edit(self, source, result, edits):
+        url = uno.systemPathToFileUrl(os.path.abspath(source))
+        document = self.desktop.loadComponentFromURL(url, "_blank", 0, (prop("Hidden", True),))
         try:
-            desktop.terminate()
+            editing = (EditingWorkbook if source.endswith("xlsx") else Editing)(self.context, document)
+            for name, *arguments in edits:
+                getattr(editing, name)(*arguments)
+            document.storeToURL(uno.systemPathToFileUrl(os.path.abspath(result)),
+                                (prop("FilterName", editing.FILTER),))
+        finally:
+            document.close(True)
+
+    def end(self):
+        try:
+            self.desktop.terminate()
         except Exception:
             pass
-    finally:
-        office.terminate()
-        office.wait(10)
+        self.process.terminate()
+        self.process.wait(10)
+        self.folder.cleanup()
+
+
+offices = {}
+try:
+    for line in sys.stdin:
+        source, result, author, edits = json.loads(line)
+        said = None
+        try:
+            if author not in offices:
+                offices[author] = Office(author)
+            offices[author].edit(source, result, edits)
+        except (Exception, SystemExit) as error:
+            said = str(error) or type(error).__name__
+        print(json.dumps(said), flush=True)
+finally:
+    for office in offices.values():
+        office.end()

@@ -33,18 +33,19 @@ export function useCompletion(
     latest.current = { ahead, completion, without: completion_without }
     target.current?.completeAgain()
   }, [ahead, completion, completion_without, target])
+  const { source, codes } = segment
   const completing = useMemo<Completing>(
     () => ({
       offers: (prefix, text) => {
         const { ahead: known, without } = latest.current
-        const code = without.includes('codes') ? null : nextCode(segment.source, text)
+        const code = without.includes('codes') ? null : nextCode(source, text)
         return withCode(known?.offers(prefix) ?? [], code)
       },
-      codes: segment.codes,
+      codes,
       listsAfter: () => (latest.current.completion === 'list' ? LETTERS : null),
       shows: () => latest.current.completion !== 'off',
     }),
-    [segment],
+    [codes, source],
   )
   const open = () => {
     if (!target.current?.openOffers())
