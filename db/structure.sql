@@ -23,7 +23,7 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_attachments_of_memories_on_memory_id" ON "attachments_of_memories" ("memory_id");
 CREATE UNIQUE INDEX "index_attachments_of_memories_on_project_id_and_memory_id" ON "attachments_of_memories" ("project_id", "memory_id");
 CREATE INDEX "index_attachments_of_memories_on_project_id" ON "attachments_of_memories" ("project_id");
-CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, "check_profile" json, CONSTRAINT "fk_rails_21c421fd41"
+CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, "check_profile" json, "language" varchar, CONSTRAINT "fk_rails_21c421fd41"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
@@ -454,6 +454,7 @@ CREATE INDEX "index_server_projects_on_client_server_id" ON "server_projects" ("
 CREATE UNIQUE INDEX "index_server_projects_on_project_id" ON "server_projects" ("project_id");
 CREATE UNIQUE INDEX "index_server_projects_on_client_server_id_and_ref" ON "server_projects" ("client_server_id", "ref");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261127060000'),
 ('20261127050000'),
 ('20261127040000'),
 ('20261127030000'),

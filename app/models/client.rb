@@ -18,9 +18,11 @@ class Client < ApplicationRecord
   validates :name, presence: true, uniqueness: { scope: :user_id, message: :client_already }
   validates :valid_days, numericality: { only_integer: true, in: 1..365 }
   validates :on_open, inclusion: { in: User::Preferences::ON_OPEN }, allow_nil: true
+  validates :language, inclusion: { in: I18n.available_locales.map(&:to_s) }, allow_nil: true
   validate :memories_are_hers, :termbases_are_hers
   before_validation do
     self.on_open = on_open.presence
+    self.language = language.presence
     self.code = code.presence || name.to_s.scan(/\p{L}+/).map { |word| word.first(3).upcase }.first || "PRJ"
     LISTS.each { |list| self[list] = Array(self[list]).map { |text| text.to_s.strip }.compact_blank.uniq }
     [*never_used, *never_translated].each { |item| Glossema::Terms::Listed.check(item) }

@@ -8,6 +8,7 @@ class Quote < ApplicationRecord
   belongs_to :client, optional: true
 
   validates :state, inclusion: { in: STATES }
+  validates :language, inclusion: { in: I18n.available_locales.map(&:to_s) }
   attr_readonly :number, :rates, :figures, :hours, :report_id
 
   # Computes and keeps a quote. rates: as Glossema::Counting::Rates takes them; shown: the total she saw,
@@ -40,6 +41,13 @@ class Quote < ApplicationRecord
   # How long a quote holds where nothing else was said.
   DAYS = 30
 
+  # The language that the client reads it in.
+  def language = letter["language"] || user.language
+
+  def language=(chosen)
+    self.letter = letter.merge("language" => chosen)
+  end
+
   # What each file comes to before rounding and minimum, in the order of the report, as amounts.
   def file_prices
     known = Glossema::Counting::Rates.new({ "words_per_hour" => user.words_per_hour.to_s }.merge(rates))
@@ -58,7 +66,8 @@ class Quote < ApplicationRecord
     {
       "from" => client&.own_address.presence || [user.name, user.address].compact_blank.join("\n"),
       "to" => address_of(client),
-      "conditions" => client&.conditions.to_s
+      "conditions" => client&.conditions.to_s,
+      "language" => client&.language || user.language
     }
   end
 

@@ -2,7 +2,7 @@
 class ClientPageResource < ApplicationResource
   typelize_from Client
 
-  typelize on_open: "OnOpen | null", people: "Person[]", subjects: "string[]", never_used: "string[]",
+  typelize on_open: "OnOpen | null", language: "Language | null", people: "Person[]", subjects: "string[]", never_used: "string[]",
     never_translated: "string[]"
   typelize memories: "StandingMemory[]", termbases: "AttachedTermbase[]"
   typelize work: "ClientWork", has_logo: "boolean", has_rules: "boolean",
@@ -23,7 +23,8 @@ class ClientPageResource < ApplicationResource
     :notes,
     :conditions,
     :valid_days,
-    :on_open
+    :on_open,
+    :language
   attribute(:has_logo) { |client| client.logo.attached? }
   attribute(:has_rules) { |client| client.rules.present? }
   attribute(:has_checks) { |client| client.check_profile.present? }

@@ -4,7 +4,7 @@ class QuotePageResource < QuoteResource
 
   typelize letter: "QuoteLetter", report: "QuotedReport", has_logo: "boolean", file_prices: "string[]"
 
-  attributes :letter
+  attribute(:letter) { |quote| quote.letter.merge("language" => quote.language) }
   attribute(:file_prices, &:file_prices)
   attribute(:has_logo) { |quote| quote.client&.logo&.attached? || false }
   attribute(:report) do |quote|

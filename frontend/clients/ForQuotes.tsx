@@ -8,6 +8,7 @@ import type { ClientPage } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { LongInPlace } from '../shared/parts/LongInPlace'
 import { Row } from '../shared/parts/Row'
+import { InLanguage } from './InLanguage'
 import { dropLogo, sendLogo, type ChangeClient } from './queries'
 
 const MOST_DAYS = 365
@@ -39,6 +40,9 @@ export function ForQuotes({ client, change }: { client: ClientPage; change: Chan
             value={client.conditions}
             onChange={(conditions) => change({ conditions })}
           />
+        </Row>
+        <Row label={t('quote.language')}>
+          <InLanguage value={client.language} onChange={(language) => change({ language })} />
         </Row>
         <Row label={t('clients.valid')}>
           <AmountInPlace

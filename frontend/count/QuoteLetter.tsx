@@ -1,10 +1,10 @@
 // The figures of a quote as a client reads them: a line for each band that has words, what it means, the
 // sums; and what each file holds.
 import { useTranslation } from 'react-i18next'
-import { number } from '../shared/i18n'
 import { less } from '../shared/quote'
 import type { QuoteLine, QuotePage } from '../shared/types'
-import { money, percentOf } from './figures'
+import { useWriting } from '../shared/useWriting'
+import { percentOf } from './figures'
 
 export function LetterLines({ quote }: { quote: QuotePage }) {
   const { t } = useTranslation()
@@ -37,6 +37,7 @@ export function LetterLines({ quote }: { quote: QuotePage }) {
 
 function BandLine({ line, currency, flat }: { line: QuoteLine; currency: string; flat: boolean }) {
   const { t } = useTranslation()
+  const { number, money } = useWriting()
   return (
     <tr>
       <th scope="row">
@@ -53,6 +54,7 @@ function BandLine({ line, currency, flat }: { line: QuoteLine; currency: string;
 
 function Sums({ quote }: { quote: QuotePage }) {
   const { t } = useTranslation()
+  const { number, money } = useWriting()
   const { figures, rates } = quote
   const shown = (amount: string) => money(amount, figures.currency)
   const rate = t('quote.rateLine', {
@@ -96,6 +98,7 @@ function Sums({ quote }: { quote: QuotePage }) {
 // Where several files are counted: what each of them holds, by band.
 export function LetterFiles({ quote }: { quote: QuotePage }) {
   const { t } = useTranslation()
+  const { number, money } = useWriting()
   const { files } = quote.report.figures
   const bands = quote.figures.lines.filter((line) => line.words > 0).map((line) => line.band)
   const priced = quote.rates.unit !== 'flat'

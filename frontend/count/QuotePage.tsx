@@ -4,10 +4,11 @@ import type { CSSProperties } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
-import { fullDate, longDate } from '../shared/i18n'
-import { languageName } from '../shared/languages'
 import { Failure, Waiting } from '../shared/Notices'
+import { Speaking } from '../shared/Speaking'
 import type { QuotePage as Page } from '../shared/types'
+import { useWriting } from '../shared/useWriting'
+import { LetterLanguage } from './LetterLanguage'
 import { quoteExportAddress, useQuote } from './queries'
 import { LetterFiles, LetterLines } from './QuoteLetter'
 import './letter.css'
@@ -39,11 +40,14 @@ export function QuotePage() {
               </a>
             ))}
           </span>
+          <LetterLanguage quote={quote} />
           <Button type="primary" onClick={() => window.print()}>
             {t('quote.print')}
           </Button>
         </nav>
-        <Letter quote={quote} />
+        <Speaking language={quote.letter.language}>
+          <Letter quote={quote} />
+        </Speaking>
       </div>
     </Frame>
   )
@@ -56,9 +60,10 @@ const backOf = (quote: Page) =>
 
 function Letter({ quote }: { quote: Page }) {
   const { t } = useTranslation()
+  const { fullDate, longDate, languageName } = useWriting()
   const { letter, report } = quote
   return (
-    <article className="letter">
+    <article className="letter" lang={letter.language}>
       <header>
         <Lines text={letter.from} className="from" />
         {quote.has_logo && <img src={`/api/clients/${quote.client_id}/logo`} alt="" />}

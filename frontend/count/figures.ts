@@ -1,6 +1,8 @@
 // Figures of a count as they are shown.
-import { locale, number } from '../shared/i18n'
+import { number, ours } from '../shared/i18n'
 import type { Band, Bands } from '../shared/types'
+
+export const { money } = ours
 
 export const wordsOf = (bands: Bands, band: Band) => bands[band]?.words ?? 0
 
@@ -10,20 +12,6 @@ export const percentOf = (share: string) => `${Number((Number(share) * 100).toFi
 export function signed(words: number) {
   if (words === 0) return '±0'
   return words > 0 ? `+${number(words)}` : `−${number(-words)}`
-}
-
-// "193.20" → "€ 193.20", in the manner of the interface.
-export function money(amount: string, currency: string): string {
-  const decimals = amount.split('.')[1]?.length ?? 0
-  const format = new Intl.NumberFormat(locale, {
-    style: 'currency',
-    currency,
-    currencyDisplay: 'narrowSymbol',
-    minimumFractionDigits: decimals,
-    maximumFractionDigits: decimals,
-  })
-  const text = format.format(amount as unknown as number)
-  return text.replace(/^(\D+?)(?=\d)/, '$1\u202f')
 }
 
 export function hoursText(hours: number): string {

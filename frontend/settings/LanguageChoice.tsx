@@ -2,10 +2,8 @@
 import { Select } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
-import { language, LANGUAGES } from '../shared/i18n'
+import { language, LANGUAGE_OPTIONS } from '../shared/i18n'
 import { useAct } from '../shared/useAct'
-
-const OPTIONS = Object.entries(LANGUAGES).map(([value, label]) => ({ value, label }))
 
 export function LanguageChoice() {
   const { t } = useTranslation()
@@ -18,7 +16,7 @@ export function LanguageChoice() {
   return (
     <label className="language-choice">
       {t('account.language')}
-      <Select value={language} options={OPTIONS} onChange={choose} />
+      <Select value={language} options={LANGUAGE_OPTIONS} onChange={choose} />
     </label>
   )
 }

@@ -6,9 +6,11 @@ import i18next from 'i18next'
 import { initReactI18next } from 'react-i18next'
 import en from './texts/en.json'
 import it from './texts/it.json'
+import { makeWriting } from './writing'
 
 export const LANGUAGES = { en: 'English', it: 'Italiano' } as const
 export type Language = keyof typeof LANGUAGES
+export const LANGUAGE_OPTIONS = Object.entries(LANGUAGES).map(([value, label]) => ({ value, label }))
 const LOCALES: Record<Language, string> = { en: 'en-GB', it: 'it-IT' }
 const asked = document.documentElement.lang
 export const language: Language = asked in LANGUAGES ? (asked as Language) : 'en'
@@ -24,24 +26,15 @@ void i18next.use(initReactI18next).init({
   interpolation: { escapeValue: false },
 })
 
-const numbers = new Intl.NumberFormat(locale)
-export const number = (value: number) => numbers.format(value)
+const WRITINGS = { en: makeWriting(LOCALES.en), it: makeWriting(LOCALES.it) }
+export const writingIn = (spoken: Language) => WRITINGS[spoken]
+export const ours = writingIn(language)
+export const { number, time, weekday, shortDate, longDate, dayAndMonth, fullDate } = ours
 
 export const now = () => new Date()
 const DAY = 86_400_000
 const midnight = (date: Date) => new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime()
 export const daysUntil = (iso: string) => Math.round((midnight(new Date(iso)) - midnight(new Date())) / DAY)
-// What writes dates in one way is made once: making it takes longer than writing.
-const dates = (options: Intl.DateTimeFormatOptions) => {
-  const format = new Intl.DateTimeFormat(locale, options)
-  return (iso: string) => format.format(new Date(iso))
-}
-export const time = dates({ hour: '2-digit', minute: '2-digit' })
-export const weekday = dates({ weekday: 'long' })
-export const shortDate = dates({ day: 'numeric', month: 'short' })
-export const longDate = dates({ weekday: 'long', day: 'numeric', month: 'long' })
-export const dayAndMonth = dates({ day: 'numeric', month: 'long' })
-export const fullDate = dates({ day: 'numeric', month: 'short', year: 'numeric' })
 
 // 1.5 → "about 1 ½ hours"; under an hour in minutes.
 export function pace(hours: number): string {

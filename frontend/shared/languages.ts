@@ -1,5 +1,7 @@
 // Languages by name: the tags worth offering, named by the browser's own CLDR data.
-import { locale } from './i18n'
+import { ours } from './i18n'
+
+export const { languageName } = ours
 
 const TAGS =
   `af ar ar-EG ar-SA bg bg-BG bn ca ca-ES cs cs-CZ cy da da-DK de de-AT de-CH de-DE el el-GR en en-AU en-CA en-GB en-IE en-IN en-NZ en-US en-ZA
@@ -8,18 +10,6 @@ ja ja-JP ka kk km ko ko-KR lo lt lt-LT lv lv-LV mk ms mt nb nb-NO nl nl-BE nl-NL
 sv sv-FI sv-SE sw ta th th-TH tr tr-TR uk uk-UA ur uz vi vi-VN zh zh-Hans-CN zh-Hant-HK zh-Hant-TW`.split(
     /\s+/,
   )
-
-const names = new Intl.DisplayNames([locale], { type: 'language', languageDisplay: 'standard' })
-
-// "Italian (Italy)" → "Italian, Italy".
-export function languageName(tag: string | null | undefined): string {
-  if (!tag) return ''
-  try {
-    return (names.of(tag) ?? tag).replace(/ \((.+)\)$/, ', $1')
-  } catch {
-    return tag
-  }
-}
 
 export const languageOptions = TAGS.map((tag) => ({
   value: tag,

@@ -1,8 +1,9 @@
 // Shapes that no column of the database tells: parts of what the resources answer (named there by
 // `typelize`), and answers that are no record.
 import type { Document, MemoryChange, RemoteSource, ReportLine } from './api-types'
+import type { Language } from './i18n'
 
-export type { Document, MemoryChange, RemoteSource }
+export type { Document, Language, MemoryChange, RemoteSource }
 
 // What she prefers; unset where it is as it comes.
 // What is told of an act: of a cut its text; of a pretranslation how far it is and what comes from where.
@@ -482,6 +483,7 @@ export interface QuoteFigures extends QuoteSums {
   bare_total: string
 }
 export interface QuoteLetter {
+  language: Language
   from: string
   to: string
   conditions: string

@@ -20,6 +20,11 @@ RSpec.describe "Clients, counts and quotes" do
     body
   end
 
+  def total_of(report)
+    known = Glossema::Counting::Rates.new(JSON.parse(rates.to_json))
+    Glossema::Counting::Quote.new(report["figures"]["bands"], known).to_h["total"]
+  end
+
   def keep_quote(report, total, **more)
     post "/api/quotes", params: { report_id: report["id"], rates: rates, total: total, **more }, as: :json
     body
@@ -194,10 +199,7 @@ RSpec.describe "Clients, counts and quotes" do
 
     it "becomes a quote whose sums the core checks, and which stays as it is" do
       report = count(project)
-      total = Glossema::Counting::Quote.new(
-        report["figures"]["bands"],
-        Glossema::Counting::Rates.new(JSON.parse(rates.to_json))
-      ).to_h["total"]
+      total = total_of(report)
       keep_quote(report, "0.01")
       expect(body["error"]["code"]).to eq("sums-differ")
       first = keep_quote(report, total, valid_until: "2027-01-15")
@@ -211,6 +213,25 @@ RSpec.describe "Clients, counts and quotes" do
       get "/api/today"
       expect(body["projects"].first["worth"]).to eq([{ "amount" => total, "currency" => "EUR" }])
       patch "/api/quotes/#{first["id"]}", params: { state: "paid" }, as: :json
+      expect(body["error"]["code"]).to eq("not-valid")
+    end
+
+    it "becomes a quote in the language of the client, until another is chosen for the letter" do
+      client(language: "xx")
+      expect(body["error"]["code"]).to eq("not-valid")
+      project.update!(client: user.clients.sole)
+      patch "/api/clients/#{user.clients.sole.id}", params: { language: "it" }, as: :json
+      report = count(project)
+      quote = keep_quote(report, total_of(report))
+      get "/api/quotes/#{quote["id"]}?as=csv"
+      expect(response.body.lines.first).to start_with("fascia,parole")
+      expect(response.headers["content-disposition"]).to include("Preventivo")
+      get "/api/quotes/#{quote["id"]}"
+      expect(body["letter"]).to include("language" => "it")
+      patch "/api/quotes/#{quote["id"]}", params: { language: "en" }, as: :json
+      get "/api/quotes/#{quote["id"]}?as=csv"
+      expect(response.body.lines.first).to start_with("band,words")
+      patch "/api/quotes/#{quote["id"]}", params: { language: "xx" }, as: :json
       expect(body["error"]["code"]).to eq("not-valid")
     end
 

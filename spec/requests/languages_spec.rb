@@ -59,9 +59,8 @@ RSpec.describe "Languages of the interface" do
 
     let(:addresses) do
       there = Everything.new(user).numbers
-      project, report, quote = there.values_at("project_id", "reports", "quotes")
-      ["reports/#{report}?as=xlsx", "reports/#{report}?as=csv", "quotes/#{quote}?as=xlsx",
-       "quotes/#{quote}?as=csv", "projects/#{project}/check_report",
+      project, report = there.values_at("project_id", "reports")
+      ["reports/#{report}?as=xlsx", "reports/#{report}?as=csv", "projects/#{project}/check_report",
        "projects/#{project}/delivery_differences?as=file",
        "review_rounds/#{there["review_rounds"]}?as=report", "machine_ledger"]
     end

@@ -88,6 +88,13 @@ RSpec.describe "Counting and quoting" do
 
     click_link quote.number
     expect(page).to have_css(".letter .total", text: shown)
+    find("[aria-label^='Language of the letter']").click
+    click_button "Italiano"
+    expect(page).to have_css(".letter[lang=it] .total", text: "Totale")
+    expect(page).to have_css(".letter .total", text: shown.tr(".", ","))
+    find("[aria-label^='Language of the letter']").click
+    click_button "English"
+    expect(page).to have_css(".letter[lang=en] .total", text: shown)
     click_link "XLSX"
     path = File.join(Browsing::DOWNLOADS, "Quote #{quote.number} Tarnholt Cargo Cycles.xlsx")
     eventually { expect(File.exist?(path)).to be(true) }

@@ -3,6 +3,7 @@ module Api
   class ClientsController < BaseController
     TEXTS = %i[
       name code address own_address file_pattern reference_pattern machine notes conditions valid_days on_open
+      language
     ].freeze
     LISTS = { subjects: [], never_used: [], never_translated: [] }.freeze
     ROWS = {

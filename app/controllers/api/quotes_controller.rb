@@ -30,7 +30,7 @@ module Api
     end
 
     def update
-      quote.update!(state: params[:state])
+      quote.update!(params.permit(:state, :language))
       answer(QuoteResource.new(quote))
     end
 
@@ -43,10 +43,13 @@ module Api
       given.permit(*RateCardsController::RATES, weights: Glossema::Counting::Bands::NAMES).to_h
     end
 
+    # In the language of the letter.
     def send_export
-      export = Quote::Export.new(quote)
-      send_data export.bytes(params[:as]), filename: export.name(params[:as]),
-        type: "application/octet-stream"
+      I18n.with_locale(quote.language) do
+        export = Quote::Export.new(quote)
+        send_data export.bytes(params[:as]), filename: export.name(params[:as]),
+          type: "application/octet-stream"
+      end
     end
   end
 end
