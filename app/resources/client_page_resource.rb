@@ -2,8 +2,8 @@
 class ClientPageResource < ApplicationResource
   typelize_from Client
 
-  typelize on_open: "OnOpen | null", language: "Language | null", people: "Person[]", subjects: "string[]", never_used: "string[]",
-    never_translated: "string[]"
+  typelize on_open: "OnOpen | null", language: "Language | null", people: "Person[]", subjects: "string[]",
+    never_used: "string[]", never_translated: "string[]"
   typelize memories: "StandingMemory[]", termbases: "AttachedTermbase[]"
   typelize work: "ClientWork", has_logo: "boolean", has_rules: "boolean",
     has_checks: "boolean"
