@@ -145,7 +145,7 @@ class Project < ApplicationRecord
     ProjectChannel.broadcast_to(self, { event: event, **details })
     return unless NEWS_OF_TEXT.include?(event)
 
-    review_rounds.where(way: "inside").where.not(guest_id: nil, state: "closed").find_each(&:announce)
+    review_rounds.where(way: "inside").where.not(guest_id: nil, state: "closed").each(&:announce)
   end
 
   private

@@ -30,9 +30,9 @@ export interface Entry {
 }
 export type Draft = Omit<Entry, 'at' | 'trouble' | 'tried'>
 export type Answer = { segment: Segment; repeats: Segment[]; others: number }
-// Why what waits is not sent: the server does not answer, its disk is full, nobody or somebody else is signed
-// in.
-export type Blocked = 'unreachable' | 'disk-full' | 'signed-out'
+// Why what waits is not sent: the server does not answer, its disk is full or cannot be written to, nobody or
+// somebody else is signed in.
+export type Blocked = 'unreachable' | 'disk-full' | 'disk-refuses' | 'signed-out'
 export interface Status {
   waiting: number
   blocked: Blocked | null
@@ -244,7 +244,7 @@ function blockedBy(error: unknown): Blocked | null {
   if (error instanceof OfflineError) return 'unreachable'
   if (!(error instanceof ApiError)) return 'unreachable'
   if (error.status === 401 || error.code === 'forged') return 'signed-out'
-  if (error.code === 'disk-full') return 'disk-full'
+  if (error.code === 'disk-full' || error.code === 'disk-refuses') return error.code
   return error.status >= 500 || error.status === 429 ? 'unreachable' : null
 }
 

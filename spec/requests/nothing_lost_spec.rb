@@ -45,12 +45,12 @@ RSpec.describe "Nothing is lost", type: :request do
 
     it "tells all open pages what changed, repeats too" do
       repeat = project.segments.where(source: "Check the straps again.").order(:position).first
-      heard = Queue.new
-      ActionCable.server.pubsub.subscribe(ProjectChannel.broadcasting_for(project), ->(news) {
-        heard << news
-      })
+      heard, listening = Queue.new, Queue.new
+      channel = ProjectChannel.broadcasting_for(project)
+      ActionCable.server.pubsub.subscribe(channel, heard.method(:<<), -> { listening << true })
+      listening.pop
       write(repeat, "Ricontrollare le cinghie.", confirm: true)
-      news = Timeout.timeout(5) { JSON.parse(heard.pop) }
+      news = Timeout.timeout(20) { JSON.parse(heard.pop) }
       expect(news["event"]).to eq("segments")
       expect(news["segments"].map { |row| row["target"] }).to eq(["Ricontrollare le cinghie."] * 2)
     end
@@ -224,6 +224,40 @@ RSpec.describe "Nothing is lost", type: :request do
       expect(body["items"]).to eq([])
       patch "/api/put_aways/project-#{id}"
       expect(response).to have_http_status(404)
+    end
+  end
+
+  describe "while the disk of the server" do
+    let(:segment) { make_project(user, "Oil the chain.", name: "b.txt").segments.first }
+
+    def write(target)
+      patch "/api/segments/#{segment.id}", params: { target: target, origin: { kind: "typed" } }, as: :json
+      [response.status, body.dig("error", "code")]
+    end
+
+    def pragma(setting) = ActiveRecord::Base.connection.execute("PRAGMA #{setting}")
+
+    before { segment }
+
+    it "cannot be written to, says so, and takes the text when it can" do
+      pragma("query_only = ON")
+      expect(write("Oliare la catena.")).to eq([507, "disk-refuses"])
+      get "/api/projects/#{segment.project_id}/segments"
+      expect(response).to have_http_status(:ok)
+      pragma("query_only = OFF")
+      expect(write("Oliare la catena.").first).to eq(200)
+      expect(segment.reload.target).to eq("Oliare la catena.")
+    ensure
+      pragma("query_only = OFF")
+    end
+
+    it "takes no files, says so and keeps nothing of them" do
+      service = ActiveStorage::Blob.service
+      allow(service).to receive(:root).and_return("/sys/glossema")
+      count = Document.count
+      post "/api/projects/#{segment.project_id}/documents", params: { files: [upload("Text.", "c.txt")] }
+      expect([response.status, body.dig("error", "code")]).to eq([507, "disk-refuses"])
+      expect(Document.count).to eq(count)
     end
   end
 end

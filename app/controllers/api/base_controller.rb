@@ -1,6 +1,8 @@
 # Base of the API: signed in, JSON, and every refusal a sentence.
 module Api
   class BaseController < ApplicationController
+    include FailingDisk
+
     before_action :require_user
     rescue_from(Glossema::Refused) { |error| answer_refusal(error) }
     rescue_from(ActiveRecord::RecordNotFound) do
@@ -15,12 +17,6 @@ module Api
     rescue_from(ActionController::InvalidAuthenticityToken) do
       response.headers["X-CSRF-Token"] = form_authenticity_token
       refuse("forged")
-    end
-
-    rescue_from(ActiveRecord::StatementInvalid) do |error|
-      raise error unless error.cause.is_a?(SQLite3::FullException)
-
-      refuse("disk-full", status: 507)
     end
 
     private
