@@ -1,6 +1,8 @@
 # A key by which another Glossema, or any program that speaks the protocol, reaches one of her memories or
 # termbases. It is shown once; what is kept tells only whether it is the one.
 class RemoteKey < ApplicationRecord
+  include LastDay
+
   MAY = Share::MAY
   LENGTH, ENDING = 24, 4
 
@@ -15,8 +17,8 @@ class RemoteKey < ApplicationRecord
     # Returns the record and the key itself.
     def make(item, by:, **fields)
       secret = SecureRandom.urlsafe_base64(LENGTH)
-      record = create!(item: item.here!, user: by, digest: digest(secret), ending: secret.last(ENDING),
-**fields)
+      kept = { digest: digest(secret), ending: secret.last(ENDING) }
+      record = create!(item: item.here!, user: by, **kept, **fields)
       [record, secret]
     end
 

@@ -1,6 +1,8 @@
 # A memory or termbase given to a colleague by mail address: to read, to write, or to write until a day. It
 # counts once it is accepted, and is gone at once when it is taken back.
 class Share < ApplicationRecord
+  include LastDay
+
   MAY = %w[read write].freeze
   STATES = %w[offered accepted declined].freeze
   INVITED_FOR = 14.days

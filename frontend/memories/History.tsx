@@ -1,14 +1,14 @@
 // What was done to a memory; each act can be taken back from here.
 import { useTranslation } from 'react-i18next'
 import { fullDate, time } from '../shared/i18n'
-import type { MemoryChange } from '../shared/types'
+import type { Memory, MemoryChange } from '../shared/types'
 import { changeText } from './changeText'
 import { isUnderWay, undoChange, useChangesOf } from './queries'
 import type { Attempt } from './useAttempt'
 
-export function History({ memory, attempt }: { memory: number; attempt: Attempt }) {
+export function History({ memory, attempt }: { memory: Memory; attempt: Attempt }) {
   const { t } = useTranslation()
-  const changes = useChangesOf(memory).data
+  const changes = useChangesOf(memory.id).data
   if (changes && !changes.length) return <p className="quiet unit-none">{t('memories.noHistory')}</p>
   return (
     <ol className="memory-past">
@@ -24,7 +24,7 @@ export function History({ memory, attempt }: { memory: number; attempt: Attempt 
             {[change.author, `${fullDate(change.created_at)}, ${time(change.created_at)}`]
               .filter(Boolean)
               .join(' · ')}
-            <Undo change={change} attempt={attempt} />
+            <Undo change={change} attempt={memory.right === 'read' ? undefined : attempt} />
           </p>
           <Faults change={change} />
         </li>
@@ -33,10 +33,11 @@ export function History({ memory, attempt }: { memory: number; attempt: Attempt 
   )
 }
 
-function Undo({ change, attempt }: { change: MemoryChange; attempt: Attempt }) {
+// Without an attempt it only says whether it was taken back.
+function Undo({ change, attempt }: { change: MemoryChange; attempt?: Attempt }) {
   const { t } = useTranslation()
   if (change.undone_at) return <> · {t('memories.undone')}</>
-  if (isUnderWay(change)) return null
+  if (!attempt || isUnderWay(change)) return null
   return (
     <>
       {' · '}

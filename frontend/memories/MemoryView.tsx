@@ -82,7 +82,7 @@ export function MemoryView() {
             onBegun={outcomes.watch}
           />
           {history ? (
-            <History memory={id} attempt={attempt} />
+            <History memory={memory} attempt={attempt} />
           ) : (
             <Units
               {...{ memory, search, chosen, setChosen, act }}

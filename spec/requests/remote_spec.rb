@@ -194,6 +194,29 @@ RSpec.describe "Memories on other servers", :stand_in do
     expect(response.body).not_to include(key)
   end
 
+  it "are asked about what is translated, for the checks: once, and again only for other texts" do
+    termbase = attach(kind: "termbase", ref: "open-terms").item
+    project = make_project(user, text, name: "a.html")
+    project.attach_termbases([{ "termbase_id" => termbase.id }])
+    last = project.segments.order(:position).last
+    last.confirm("Chieda al negozio.", origin: { "kind" => "typed" }, by: user)
+    codes = lambda do
+      get "/api/projects/#{project.id}/findings"
+      RemoteSource::Desk.settle
+      body["findings"].pluck("number", "code")
+    end
+    expect(codes.call).not_to include([last.position, "term-missing"])
+    before = asked
+    expect(codes.call).to include([last.position, "term-missing"])
+    last.reload.confirm("Chieda al rivenditore.", origin: { "kind" => "typed" }, by: user)
+    expect(codes.call).not_to include([last.position, "term-missing"])
+    expect(asked).to eq(before)
+    tell_server(fail: 503)
+    project.segments.first.confirm("Sempre il casco.", origin: { "kind" => "typed" }, by: user)
+    2.times { expect(codes.call).to eq([]) }
+    expect(CheckedSegment.find_by(segment: last).terms.pluck("target")).to eq(["rivenditore"])
+  end
+
   it "take in terms she adds, where she says so" do
     termbase = attach(kind: "termbase", ref: "word-list", as: "#{key}-write").item
     project = make_project(user, text, name: "a.html")
@@ -228,6 +251,8 @@ RSpec.describe "Memories on other servers", :stand_in do
     end
 
     it "give units, learn, and are closed when the key is withdrawn or its last day is over" do
+      expect(make_key(until: 1.day.ago.to_date.iso8601)).to be_nil
+      expect(body["error"]["message"]).to include("The last day is over already")
       secret = make_key(may: "write", until: Date.current.iso8601)
       expect(ask(:get, "",
         secret)["items"].first).to include("kind" => "memory", "languages" => %w[en-GB it-IT])

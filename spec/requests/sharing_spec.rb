@@ -67,7 +67,13 @@ RSpec.describe "Sharing" do
     expect(code).to eq("share-owner")
     get "/api/memories/#{memory.id}/shares"
     expect(code).to eq("share-owner")
-    share.update!(until_on: 1.day.ago)
+    as(ines)
+    { 1.day.ago.to_date.iso8601 => "over already", "soon" => "“soon” is not a day" }.each do |day, said|
+      patch "/api/shares/#{share.id}", params: { until: day }, as: :json
+      expect(body["error"]["message"]).to include(said)
+    end
+    share.update_columns(until_on: 1.day.ago)
+    as(anneke)
     patch "/api/units/#{unit.id}", params: { target: "Va" }, as: :json
     expect(code).to eq("share-right")
     get "/api/memories/#{memory.id}/units"

@@ -35,8 +35,13 @@ module Project::Checks
   def vocabulary
     return @vocabulary if defined?(@vocabulary)
 
-    finders = [source_lang, target_lang].map { |lang| term_finders(lang, checking: true) }
+    own = [source_lang, target_lang].map { |lang| term_finders(lang, checking: true) }
+    finders = own.zip(Project::FarTerms.new(self).finders).map { |near, far| near + far }
     @vocabulary = (Glossema::Checks::Vocabulary.new(*finders, target_lang) if checking_termbases.any?)
+  end
+
+  def checking_termbases
+    attached_termbases.usable.where(checks: true).includes(termbase: :remote).map(&:termbase)
   end
 
   # A segment as checks see it; target: another text than it has now.
@@ -56,9 +61,5 @@ module Project::Checks
 
   def spelling_checked?
     ![nil, Glossema::Checks::Profile::OFF].include?(check_profile_in_force.level_of("misspelt"))
-  end
-
-  def checking_termbases
-    attached_termbases.usable.where(checks: true).includes(:termbase).map(&:termbase)
   end
 end

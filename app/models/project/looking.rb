@@ -45,6 +45,7 @@ class Project::Looking
     return stale.count if ids.size > FEW
 
     keep(found(ids))
+    Project::FarTerms.new(@project).ask(ids)
     0
   end
 
@@ -63,6 +64,7 @@ class Project::Looking
   # The run itself: stops where it was cancelled, or another one began.
   def run(token)
     ids, done = stale.order(:id).ids, 0
+    Project::FarTerms.new(@project).fetch(ids)
     each_found(ids) do |rows|
       keep(rows)
       return unless @project.reload.check_run&.fetch("token") == token

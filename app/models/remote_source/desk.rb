@@ -7,7 +7,7 @@ class RemoteSource::Desk
       def digest = @digest ||= RemoteAnswer.digest(kind, pair, text)
     end
   # Questions that wait for one server; older ones are dropped.
-  WAITING = 120
+  WAITING = 400
   WAITS = [0.3].freeze
 
   @waiting, @working, @troubles, @lock = {}, {}, {}, Monitor.new
@@ -120,6 +120,15 @@ class RemoteSource::Desk
         else [speaker.concordance(ref, batch.first.asked)]
         end
       RemoteAnswer.keep(source, batch.map(&:digest).zip(answers))
+      tell_checks(batch, answers) if kind == "terms"
+    end
+
+    # Terms of texts that are translated already are something to check.
+    def tell_checks(batch, answers)
+      with_terms = batch.zip(answers).filter_map { |question, found| question if found.any? }
+      with_terms.group_by(&:project).each do |project, questions|
+        Project::FarTerms.learned(project, questions.filter_map(&:segment)) if project
+      end
     end
 
     def tell(batch)
