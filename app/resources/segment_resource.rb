@@ -12,15 +12,30 @@ class SegmentResource < ApplicationResource
 
   def self.shown(codes) = codes.map { |code| code.slice("id", "kind", "type", "display", "equiv", "css") }
 
-  # All segments of a scope as JSON. Straight from the rows: a project may have tens of thousands.
+  # All segments of a scope as JSON, put together by the database: a project may have tens of thousands.
   def self.listing(scope)
-    columns = [*PLAIN, :path, :codes].map { |name| Segment.arel_table[name] }
-    JSON.generate(scope.pluck(*columns).map { |*values, path, codes| row(values, path, codes) })
+    rows = Segment.connection.select_rows(scope.select(listed, :path, :block, :codes).to_sql)
+    "[#{rows.map { |plain, path, block, codes| row(plain, path, block, codes) }.join(",")}]"
   end
 
-  def self.row(values, path, codes)
-    plain = PLAIN.zip(values).to_h
-    plain.merge(place: Glossema::Unit.place(path, plain[:block]), codes: codes.empty? ? codes : shown(codes))
+  # How SQLite writes a column into JSON, where not as it stands.
+  WRITTEN = { boolean: "json(iif(%s, 'true', 'false'))", json: "json(%s)" }.freeze
+
+  def self.listed
+    @listed ||= begin
+      fields = PLAIN.map do |name|
+        way = WRITTEN.fetch(Segment.type_for_attribute(name.to_s).type, "%s")
+        "'#{name}', #{format(way, %(segments."#{name}"))}"
+      end
+      Arel.sql("json_object(#{fields.join(", ")})")
+    end
   end
-  private_class_method :row
+
+  # plain: a JSON object, to which what the database does not know is added.
+  def self.row(plain, path, block, codes)
+    place = Glossema::Unit.place(path, block)
+    codes = JSON.generate(shown(JSON.parse(codes))) unless codes == "[]"
+    plain.chop << %(,"place":#{JSON.generate(place)},"codes":#{codes}})
+  end
+  private_class_method :listed, :row
 end

@@ -2,13 +2,14 @@
 import { useQueryClient } from '@tanstack/react-query'
 import type { ChangeEvent } from 'react'
 import { useTranslation } from 'react-i18next'
+import { LANGUAGE_OPTIONS } from '../shared/i18n'
 import { keys } from '../shared/queryKeys'
 import { AmountInPlace } from '../shared/parts/AmountInPlace'
 import type { ClientPage } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { LongInPlace } from '../shared/parts/LongInPlace'
 import { Row } from '../shared/parts/Row'
-import { InLanguage } from './InLanguage'
+import { OrUsual } from './OrUsual'
 import { dropLogo, sendLogo, type ChangeClient } from './queries'
 
 const MOST_DAYS = 365
@@ -42,7 +43,13 @@ export function ForQuotes({ client, change }: { client: ClientPage; change: Chan
           />
         </Row>
         <Row label={t('quote.language')}>
-          <InLanguage value={client.language} onChange={(language) => change({ language })} />
+          <OrUsual
+            title={t('quote.language')}
+            usual={t('clients.asScreen')}
+            options={LANGUAGE_OPTIONS}
+            value={client.language}
+            onChange={(language) => change({ language })}
+          />
         </Row>
         <Row label={t('clients.valid')}>
           <AmountInPlace

@@ -10,7 +10,10 @@ import { makeWriting } from './writing'
 
 export const LANGUAGES = { en: 'English', it: 'Italiano' } as const
 export type Language = keyof typeof LANGUAGES
-export const LANGUAGE_OPTIONS = Object.entries(LANGUAGES).map(([value, label]) => ({ value, label }))
+export const LANGUAGE_OPTIONS = (Object.keys(LANGUAGES) as Language[]).map((value) => ({
+  value,
+  label: LANGUAGES[value],
+}))
 const LOCALES: Record<Language, string> = { en: 'en-GB', it: 'it-IT' }
 const asked = document.documentElement.lang
 export const language: Language = asked in LANGUAGES ? (asked as Language) : 'en'

@@ -90,4 +90,14 @@ RSpec.describe "A job of many formats" do
       expect(places.uniq.size).to eq(places.size)
     end
   end
+
+  it "lists its segments as each of them is told alone" do
+    project = begun_project
+    with_codes = project.segments.where.not(codes: "[]").first
+    with_codes.confirm(with_codes.source, origin: { "kind" => "memory", "score" => 99 }, by: user)
+    get "/api/projects/#{project.id}/segments"
+    alone = SegmentResource.new(project.whole_text.to_a).to_h
+    expect(body["segments"].sort_by { |one| one["id"] })
+      .to eq(JSON.parse(JSON.generate(alone)).sort_by { |one| one["id"] })
+  end
 end
