@@ -18,12 +18,15 @@ export function LetterLanguage({ quote }: { quote: QuotePage }) {
       await cache.invalidateQueries({ queryKey: keys.quote(quote.id) })
     })
   return (
-    <MenuInPlace
-      title={t('quote.language')}
-      label={LANGUAGES[quote.letter.language]}
-      value={quote.letter.language}
-      options={LANGUAGE_OPTIONS}
-      onChange={choose}
-    />
+    <span>
+      <span className="quiet">{t('quote.language')}</span>{' '}
+      <MenuInPlace
+        title={t('quote.language')}
+        label={LANGUAGES[quote.letter.language]}
+        value={quote.letter.language}
+        options={LANGUAGE_OPTIONS}
+        onChange={choose}
+      />
+    </span>
   )
 }
