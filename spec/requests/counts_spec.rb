@@ -186,15 +186,20 @@ RSpec.describe "Clients, counts and quotes" do
       expect(Report.find(with["id"]).update(figures: {})).to be(false)
     end
 
-    it "counts by several processes as by one" do
+    it "counts by several processes as by one, with memories and without" do
       segments = project.segments.order(:position).to_a
-      matching = Report::Matching.new(project, [[memory.id, 0]])
-      rows = matching.rows(segments)
-      bands = Glossema::Counting::Bands.assign(rows)
-      inside = Glossema::Counting::Likeness.bands(rows.map(&:first), bands, project.counted_languages)
-      alone = rows.each_index.map { |index| [index, *(rows[index][1]&.to_a || [nil, nil]), inside[index]] }
-      expect(alone.filter_map(&:second)).not_to be_empty
-      expect(Array.new(2) { |turn| matching.share(segments, turn, 2) }.sum([]).sort_by(&:first)).to eq(alone)
+      [[[memory.id, 0]], []].each do |stores|
+        matching = Report::Matching.new(project, stores)
+        rows = matching.rows(segments)
+        bands = Glossema::Counting::Bands.assign(rows)
+        inside = Glossema::Counting::Likeness.bands(rows.map(&:first), bands, project.counted_languages)
+        alone = rows.each_index.map { |index|
+          [index, *(rows[index][1]&.to_a || [nil, nil]), inside[index]]
+        }
+        expect(alone.filter_map(&:second).any?).to be(stores.any?)
+        shared = Array.new(2) { |turn| matching.share(segments, turn, 2) }
+        expect(shared.sum([]).sort_by(&:first)).to eq(alone)
+      end
     end
 
     it "becomes a quote whose sums the core checks, and which stays as it is" do

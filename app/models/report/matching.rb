@@ -24,11 +24,10 @@ class Report::Matching
   # segments: of the project, in order. Yields how many are done; returns [[Content, Found or nil, band with
   # likeness inside where processes worked it out] …], or nil when the block answered :stop.
   def rows(segments, &progress)
-    return segments.map { |segment| [segment.source_content, nil] } if @stores.empty? || segments.empty?
-
-    Segment::Elsewhere.fetch(@project, segments)
+    Segment::Elsewhere.fetch(@project, segments) if @stores.any? && segments.any?
     many = segments.map(&:source).uniq.size >= APART
     return side_by_side(segments, &progress) if many && SharedOut.cores > 1
+    return segments.map { |segment| [segment.source_content, nil] } if @stores.empty?
 
     one_after_the_other(segments, &progress)
   end
