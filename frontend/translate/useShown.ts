@@ -38,7 +38,7 @@ export function useShown(store: Store, revision: number, known: { noted: Noted; 
         .map((segment) => segment.id),
     [store, filter, file, only, conditions, found], // eslint-disable-line react-hooks/exhaustive-deps
   )
-  const segments = useMemo(() => order.map((id) => store.byId.get(id)!), [order, store, revision]) // eslint-disable-line react-hooks/exhaustive-deps
+  const segments = useSegments(store, order, revision)
   // The same object as long as nothing is chosen otherwise: what is drawn by it is not drawn again at each key.
   const choices = useMemo(
     () => ({
@@ -61,6 +61,21 @@ export function useShown(store: Store, revision: number, known: { noted: Noted; 
     [conditions, file, filter, only, order],
   )
   return { ...choices, choices, segments }
+}
+
+// Those of an order as they read now. Where all are shown as they stand it is the store's own list, at every
+// revision: a long text is not gone through at each key.
+function useSegments(store: Store, order: number[], revision: number): Segment[] {
+  const all = useMemo(
+    () =>
+      order.length === store.segments.length && order.every((id, index) => store.segments[index].id === id),
+    [order, store],
+  )
+  return useMemo(
+    () => (all ? store.segments : order.map((id) => store.byId.get(id)!)),
+    // oxlint-disable-next-line react/exhaustive-deps
+    [all, order, store, all || revision],
+  )
 }
 
 export type Shown = ReturnType<typeof useShown>

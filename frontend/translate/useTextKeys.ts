@@ -23,12 +23,13 @@ export function useTextKeys(actions: Actions, numbered: Numbered) {
   useEffect(() => commands.offer(actions), [actions])
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.isComposing || document.querySelector(DIALOG)) return
+      if (event.isComposing) return
       const command = (Object.keys(actions) as Command[]).find(
         (name) => !EDITORS.has(name) && matches(event, KEYS[name]),
       )
       const run = command ? actions[command] : numberedBy(event, numbered)
-      if (!run) return
+      // A long page takes long to look through: only where the key means something.
+      if (!run || document.querySelector(DIALOG)) return
       event.preventDefault()
       run()
     }

@@ -7,12 +7,14 @@ import { usePage } from '../queries'
 import { printPage } from './printPage'
 import type { Store } from '../store'
 
-// So many blocks are laid out together, when they come into view.
+// So many blocks are laid out together, when they come into view; so many chunks make a part, so that a very
+// long page has few pieces to be watched.
 const CHUNK = 40
+const PART = 25
 // How far from the edges of the panel the open segment is kept, in px, and where it is scrolled to.
 const MARGIN = { top: 40, bottom: 60 }
 const THIRD = 0.3
-const STEPS = 4
+const STEPS = 8
 
 interface Props {
   store: Store
@@ -60,23 +62,26 @@ function useFrame(place: RefObject<HTMLDivElement | null>, html?: string): Spots
   useEffect(() => {
     const sheet = place.current
     if (!sheet || html === undefined) return
-    sheet.replaceChildren(...chunks(html))
+    sheet.replaceChildren(...parts(html))
     const found = [...sheet.querySelectorAll<HTMLElement>('[data-segment]')]
     spots.current = new Map(found.map((element) => [element.dataset.segment!, element]))
   }, [html, place])
   return spots
 }
 
-// The blocks of a page in chunks that the browser lays out only when they come into view.
-function chunks(html: string): HTMLElement[] {
+// The blocks of a page in pieces that the browser lays out only when they come into view.
+function parts(html: string): HTMLElement[] {
   const template = window.document.createElement('template')
   template.innerHTML = html
-  const blocks = [...template.content.children]
-  return Array.from({ length: Math.ceil(blocks.length / CHUNK) }, (_, index) => {
-    const chunk = window.document.createElement('div')
-    chunk.className = 'chunk'
-    chunk.append(...blocks.slice(index * CHUNK, (index + 1) * CHUNK))
-    return chunk
+  return together(together([...template.content.children], CHUNK, 'chunk'), PART, 'part')
+}
+
+function together(elements: Element[], count: number, name: string): HTMLElement[] {
+  return Array.from({ length: Math.ceil(elements.length / count) }, (_, index) => {
+    const holder = window.document.createElement('div')
+    holder.className = name
+    holder.append(...elements.slice(index * count, (index + 1) * count))
+    return holder
   })
 }
 
