@@ -17,9 +17,8 @@ class Project::FarTerms
 
   # Asks while the caller waits. Servers that fail are passed over.
   def fetch(ids)
-    most, seconds = Segment::Elsewhere::FETCHED, Segment::Elsewhere::FETCHING
-    each_open(ids) do |source, questions|
-      RemoteSource::Desk.fetch(source, questions.first(most), seconds)
+    each_open(ids.first(Segment::Elsewhere::FETCHED)) do |source, questions|
+      RemoteSource::Desk.fetch(source, questions, Segment::Elsewhere::FETCHING)
     rescue Glossema::Refused
       nil
     end
@@ -40,7 +39,7 @@ class Project::FarTerms
   end
 
   def entries(source)
-    source.answers.pluck(:answer).flatten.pluck("entry").uniq.map do |data|
+    source.answers.where.not("answer = '[]'").pluck(:answer).flatten.pluck("entry").uniq.map do |data|
       entry = Glossema::Terms::Entry.from_data(data)
       entry.id = "#{source.id} #{Digest::SHA256.hexdigest(JSON.generate(data))[0, 16]}"
       entry
