@@ -18,18 +18,26 @@ class SegmentResource < ApplicationResource
     "[#{rows.map { |plain, path, block, codes| row(plain, path, block, codes) }.join(",")}]"
   end
 
-  # How SQLite writes a column into JSON, where not as it stands.
-  WRITTEN = { boolean: "json(iif(%s, 'true', 'false'))", json: "json(%s)" }.freeze
-
   def self.listed
     @listed ||= begin
-      fields = PLAIN.map do |name|
-        way = WRITTEN.fetch(Segment.type_for_attribute(name.to_s).type, "%s")
-        "'#{name}', #{format(way, %(segments."#{name}"))}"
-      end
-      Arel.sql("json_object(#{fields.join(", ")})")
+      fields = PLAIN.flat_map { |name| [Arel::Nodes.build_quoted(name.to_s), written(name)] }
+      call("json_object", fields)
     end
   end
+
+  # A column as JSON has it.
+  def self.written(name)
+    column = Segment.arel_table[name]
+    case Segment.type_for_attribute(name.to_s).type
+    when :boolean
+      call("json", [call("iif", [column, *%w[true false].map { |word| Arel::Nodes.build_quoted(word) }])])
+    when :json then call("json", [column])
+    else
+      column
+    end
+  end
+
+  def self.call(function, arguments) = Arel::Nodes::NamedFunction.new(function, arguments)
 
   # plain: a JSON object, to which what the database does not know is added.
   def self.row(plain, path, block, codes)
@@ -37,5 +45,5 @@ class SegmentResource < ApplicationResource
     codes = JSON.generate(shown(JSON.parse(codes))) unless codes == "[]"
     plain.chop << %(,"place":#{JSON.generate(place)},"codes":#{codes}})
   end
-  private_class_method :listed, :row
+  private_class_method :listed, :written, :call, :row
 end
