@@ -1,5 +1,5 @@
-// How numbers, dates and names of languages are written in the language of the texts around: that of the page,
-// or that of a letter.
+// How numbers, dates and names of languages are written in the language of the texts around: that of the
+// page, or that of a letter.
 import { useTranslation } from 'react-i18next'
 import { writingIn, type Language } from './i18n'
 

@@ -1,5 +1,5 @@
-// How numbers, dates, amounts and names of languages are written. What writes in one way is made once: making it
-// takes longer than writing.
+// How numbers, dates, amounts and names of languages are written. What writes in one way is made once: making
+// it takes longer than writing.
 
 export function makeWriting(locale: string) {
   const numbers = new Intl.NumberFormat(locale)

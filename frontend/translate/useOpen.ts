@@ -30,7 +30,7 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
   const openAt = open === null ? -1 : order.indexOf(open)
   const rows = useRows({ scroll, order, segments, openAt })
   const anchor = useRef<number | null>(null)
-  // What opens a segment stays the same while she types: what is drawn with it is not drawn again at each key.
+  // What opens a segment stays the same while she types: what is drawn with it is not drawn anew at each key.
   const latest = useRef(segments)
   useLayoutEffect(() => {
     latest.current = segments

@@ -77,6 +77,8 @@ RSpec.describe "A shared memory" do
   end
 
   it "invites who has no account, by a link that leads to one" do
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Load.", target: "Caricare.", attributes: {})])
+    memory.units.first.edit({ "target" => "Carica." }, by: ines)
     share = Share.give(memory, email: "matteo@ferrante.example", may: "read", by: ines)
     visit "/?invitation=#{share.token}"
     expect(page).to have_text("Ines Calloway gives you “Bicycles”.")
@@ -87,5 +89,14 @@ RSpec.describe "A shared memory" do
     click_button "Make an account"
     click_link "Memories"
     expect(page).to have_text("Ines Calloway gives you “Bicycles” to read.")
+    share.reload.update!(state: "accepted")
+    visit "/memories/#{memory.id}"
+    click_button "What was done"
+    expect(page).to have_css(".memory-past li", text: "Load.")
+    expect(page).to have_no_css(".memory-past button")
+    share.update!(may: "write")
+    visit "/memories/#{memory.id}"
+    click_button "What was done"
+    expect(page).to have_css(".memory-past li button")
   end
 end

@@ -50,9 +50,9 @@ class Project::FarTerms
   def each_open(ids)
     return if sources.empty?
 
-    segments = @project.segments.where(id: ids).uniq(&:source_key)
+    asking = @project.segments.where(id: ids).uniq(&:source_key).index_with { |one| Segment::Elsewhere.new(one) }
     sources.each do |source|
-      questions = segments.map { |segment| Segment::Elsewhere.new(segment).question("terms", source, segment) }
+      questions = asking.map { |segment, elsewhere| elsewhere.question("terms", source, segment) }
       known = RemoteAnswer.known(source, questions.map(&:digest))
       open = questions.reject { |question| known.key?(question.digest) }
       yield source, open if open.any?

@@ -1,7 +1,7 @@
 #!/usr/bin/python3
 # Edits DOCX and XLSX with LibreOffice as a reviser would. Each line of the input is a JSON list of the path
-# in, the path out, the author and the edits; each is answered by a line: null, or what went wrong. LibreOffice is
-# started once for each author, and ended with the input. The edits:
+# in, the path out, the author and the edits; each is answered by a line: null, or what went wrong.
+# LibreOffice is started once for each author, and ended with the input. The edits:
 #   ["track", true|false]            changes are recorded from here on
 #   ["replace", from, to]            in the whole text, as written
 #   ["remove_row", number], ["add_row", text]    rows of the table, from 0
