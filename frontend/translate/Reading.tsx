@@ -40,6 +40,7 @@ export function Reading({ said, ...parts }: ReadingParts & { said: string }) {
             <TimedContext value={reading.timed}>
               <div
                 className={`translate${folded || apart ? ' folded' : ''}`}
+                data-digits={String(store.segments.length).length}
                 {...lookOf(user.preferences.reading)}
               >
                 <Strip
