@@ -33,7 +33,7 @@ module GlossemaApp
     config.active_record.encryption.primary_key = keys.generate_key("primary", 32).unpack1("H*")
     config.active_record.encryption.deterministic_key = keys.generate_key("deterministic", 32).unpack1("H*")
     config.active_record.encryption.key_derivation_salt = keys.generate_key("salt", 32).unpack1("H*")
-    config.autoload_lib(ignore: %w[tasks memory_commands.rb backup_commands.rb upload_name.rb])
+    config.autoload_lib(ignore: %w[tasks memory_commands.rb backup_commands.rb upload_name.rb server_lock.rb])
     config.generators.system_tests = nil
     config.time_zone = "UTC"
     config.active_job.queue_adapter = :solid_queue

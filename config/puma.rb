@@ -1,3 +1,6 @@
+require_relative "../lib/server_lock"
+ServerLock.hold(ENV.fetch("GLOSSEMA_DATA", File.expand_path("../storage", __dir__)))
+
 # One process: web requests, the cable, and the queue's workers as threads.
 threads 3, 5
 port ENV.fetch("PORT", 3000), ENV.fetch("HOST", "127.0.0.1")

@@ -48,7 +48,8 @@ Rails.application.routes.draw do
       resources :units, only: :index, controller: "memory_units"
       resource :facets, only: :show
       resource :tidy, only: :show
-      resources :changes, only: %i[index create], controller: "memory_changes"
+      resources :operations, only: :index
+      resources :changes, only: :create, controller: "unit_changes"
     end
     resources :termbases, only: %i[index show create update destroy] do
       resources :entries, only: %i[index create], controller: "term_entries"
@@ -58,14 +59,13 @@ Rails.application.routes.draw do
       resource :edits, only: :create, controller: "term_edits"
       resource :exchange, only: %i[show create], controller: "term_exchanges"
       resource :table, only: :create, controller: "term_tables"
-      resources :acts, only: :index, controller: "termbase_acts"
+      resources :operations, only: :index
       resources :candidates, only: %i[index create], controller: "term_candidates"
     end
     resources :term_entries, only: %i[show update] do
       resources :versions, only: :index, controller: "term_versions"
       resource :picture, only: %i[show update destroy], controller: "term_pictures"
     end
-    resources :termbase_acts, only: %i[show destroy]
     resources :term_candidates, only: :update
     resources :alignments, only: %i[index show create update destroy] do
       resource :edits, only: %i[create update destroy], controller: "alignment_edits"
@@ -75,9 +75,7 @@ Rails.application.routes.draw do
     resources :machine_services, only: %i[index create update destroy] do
       post :try, on: :member
     end
-    resources :pretranslations, only: %i[show update destroy]
     resources :units, only: %i[show update], controller: "memory_units"
-    resources :changes, only: %i[update destroy], controller: "memory_changes"
     resources :projects, only: %i[show create update destroy] do
       resource :beginning, only: :create
       resource :readiness, only: :show, controller: "readiness"
@@ -90,8 +88,8 @@ Rails.application.routes.draw do
       resources :reference_files, only: %i[index create]
       resources :segments, only: :index
       resource :cut_look, only: :create
-      resources :acts, only: %i[index destroy], controller: "project_acts"
-      resources :pretranslations, only: :create
+      resources :operations, only: :index
+      resource :pretranslation, only: %i[create update]
       resource :replacements, only: %i[show create]
       resource :concordance, only: :show
       resource :far_concordance, only: :show
@@ -105,7 +103,7 @@ Rails.application.routes.draw do
       resource :findings, only: :update
       resources :findings, only: :index
       resources :let_stands, only: :create
-      resource :check_run, only: %i[create destroy]
+      resource :check_run, only: :create
       resources :check_marks, only: :index
       resources :unifications, only: :create
       resource :check_profile, only: %i[show update destroy]
@@ -129,6 +127,9 @@ Rails.application.routes.draw do
       resource :finished_file, only: :show
       resource :reading, only: %i[create destroy]
       resource :version, only: %i[show create update destroy], controller: "versions_of_files"
+    end
+    resources :operations, only: %i[index show update] do
+      resource :file, only: :show, controller: "operation_files"
     end
     resources :segments, only: %i[show update] do
       resources :proposals, only: :index

@@ -47,7 +47,7 @@ FOREIGN KEY ("user_id")
 );
 CREATE INDEX "index_deliveries_on_project_id" ON "deliveries" ("project_id");
 CREATE INDEX "index_deliveries_on_user_id" ON "deliveries" ("user_id");
-CREATE TABLE IF NOT EXISTS "documents" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "name" varchar NOT NULL, "format" varchar, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "run" varchar, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "by" varchar DEFAULT 'sentence' NOT NULL, "source_lang" varchar, "options" json DEFAULT '{}' NOT NULL, "breaks" json DEFAULT '{}' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "bands" json, "byte_size" integer DEFAULT 0 NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "role" varchar DEFAULT 'current' NOT NULL, "replaces_id" integer, "hand" json DEFAULT '{}' NOT NULL, "comparison" json, CONSTRAINT "fk_rails_55cfc1b0e0"
+CREATE TABLE IF NOT EXISTS "documents" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "name" varchar NOT NULL, "format" varchar, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "run" varchar, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "by" varchar DEFAULT 'sentence' NOT NULL, "source_lang" varchar, "options" json DEFAULT '{}' NOT NULL, "breaks" json DEFAULT '{}' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "bands" json, "byte_size" integer DEFAULT 0 NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "role" varchar DEFAULT 'current' NOT NULL, "replaces_id" integer, "hand" json DEFAULT '{}' NOT NULL, "comparison" json, "segmentation_version" integer DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_55cfc1b0e0"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 );
@@ -64,37 +64,13 @@ FOREIGN KEY ("user_id")
 );
 CREATE UNIQUE INDEX "index_memories_on_user_id_and_name" ON "memories" ("user_id", "name") WHERE deleted_at IS NULL;
 CREATE INDEX "index_memories_on_user_id" ON "memories" ("user_id");
-CREATE TABLE IF NOT EXISTS "memory_changes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "user_id" integer, "kind" varchar NOT NULL, "summary" varchar DEFAULT '' NOT NULL, "state" varchar DEFAULT 'done' NOT NULL, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_f1f159a0ec"
-FOREIGN KEY ("memory_id")
-  REFERENCES "memories" ("id")
-, CONSTRAINT "fk_rails_6adcb38f57"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
-);
-CREATE INDEX "index_memory_changes_on_memory_id" ON "memory_changes" ("memory_id");
-CREATE INDEX "index_memory_changes_on_user_id" ON "memory_changes" ("user_id");
-CREATE TABLE IF NOT EXISTS "memory_unit_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "unit_id" integer NOT NULL, "change_id" integer NOT NULL, "before" json, CONSTRAINT "fk_rails_f642a121c7"
-FOREIGN KEY ("change_id")
-  REFERENCES "memory_changes" ("id")
-);
-CREATE INDEX "index_memory_unit_versions_on_change_id_and_unit_id" ON "memory_unit_versions" ("change_id", "unit_id");
-CREATE INDEX "index_memory_unit_versions_on_unit_id" ON "memory_unit_versions" ("unit_id");
 CREATE TABLE IF NOT EXISTS "memory_units" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "segment_id" bigint, "source" text NOT NULL, "target" text NOT NULL, "author" varchar, "client" varchar, "subject" varchar, "project" varchar, "file" varchar, "origin" varchar DEFAULT 'typed' NOT NULL, "used" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "source_hash" bigint DEFAULT 0 NOT NULL, "words" blob, "changed_by" varchar, "key" varchar, "previous_hash" bigint, "next_hash" bigint, "codes" json, "extra" json, "import_id" integer, "used_at" datetime(6), "outside_id" varchar, CONSTRAINT "fk_rails_d3478ba106"
 FOREIGN KEY ("memory_id")
   REFERENCES "memories" ("id")
 );
 CREATE INDEX "index_memory_units_on_memory_id_and_source_hash" ON "memory_units" ("memory_id", "source_hash");
 CREATE INDEX "index_memory_units_on_segment_id" ON "memory_units" ("segment_id") WHERE segment_id IS NOT NULL;
-CREATE TABLE IF NOT EXISTS "project_acts" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "kind" varchar NOT NULL, "name" varchar DEFAULT '' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "before" json DEFAULT '{}' NOT NULL, "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_81e7b19f1b"
-FOREIGN KEY ("project_id")
-  REFERENCES "projects" ("id")
-, CONSTRAINT "fk_rails_dc9077dd62"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
-);
-CREATE INDEX "index_project_acts_on_project_id" ON "project_acts" ("project_id");
-CREATE INDEX "index_project_acts_on_user_id" ON "project_acts" ("user_id");
-CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "check_run" json, "hand_over" json, "times_fixed" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_8d9657cec3"
+CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "hand_over" json, "times_fixed" boolean DEFAULT 0 NOT NULL, "count_due" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_8d9657cec3"
 FOREIGN KEY ("client_id")
   REFERENCES "clients" ("id")
 , CONSTRAINT "fk_rails_b872a6760a"
@@ -208,24 +184,6 @@ FOREIGN KEY ("termbase_id")
 );
 CREATE INDEX "index_terms_on_term_entry_id" ON "terms" ("term_entry_id");
 CREATE INDEX "index_terms_on_termbase_id_and_lang_and_folded" ON "terms" ("termbase_id", "lang", "folded");
-CREATE TABLE IF NOT EXISTS "termbase_acts" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_id" integer NOT NULL, "user_id" integer, "kind" varchar NOT NULL, "summary" varchar, "count" integer DEFAULT 0 NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0976201929"
-FOREIGN KEY ("termbase_id")
-  REFERENCES "termbases" ("id")
-, CONSTRAINT "fk_rails_8c78967558"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
-);
-CREATE INDEX "index_termbase_acts_on_termbase_id" ON "termbase_acts" ("termbase_id");
-CREATE INDEX "index_termbase_acts_on_user_id" ON "termbase_acts" ("user_id");
-CREATE TABLE IF NOT EXISTS "term_entry_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_act_id" integer NOT NULL, "term_entry_id" integer NOT NULL, "data" json, "deleted" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_bbd74da509"
-FOREIGN KEY ("termbase_act_id")
-  REFERENCES "termbase_acts" ("id")
-, CONSTRAINT "fk_rails_ad80cb0eaa"
-FOREIGN KEY ("term_entry_id")
-  REFERENCES "term_entries" ("id")
-);
-CREATE INDEX "index_term_entry_versions_on_termbase_act_id" ON "term_entry_versions" ("termbase_act_id");
-CREATE INDEX "index_term_entry_versions_on_term_entry_id" ON "term_entry_versions" ("term_entry_id");
 CREATE TABLE IF NOT EXISTS "attached_termbases" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "termbase_id" integer NOT NULL, "position" integer NOT NULL, "adds" boolean DEFAULT 1 NOT NULL, "checks" boolean DEFAULT 1 NOT NULL, "read_only" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_314c7e8dbd"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
@@ -249,20 +207,6 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_own_words_on_user_id" ON "own_words" ("user_id");
 CREATE INDEX "index_own_words_on_client_id" ON "own_words" ("client_id");
 CREATE INDEX "index_own_words_on_project_id" ON "own_words" ("project_id");
-CREATE TABLE IF NOT EXISTS "term_candidates" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_id" integer NOT NULL, "termbase_act_id" integer NOT NULL, "accepted_id" integer, "lang" varchar NOT NULL, "target_lang" varchar, "text" varchar NOT NULL, "folded" varchar NOT NULL, "translation" varchar, "count" integer NOT NULL, "score" float NOT NULL, "examples" json DEFAULT '[]' NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_5e11bb9aab"
-FOREIGN KEY ("termbase_id")
-  REFERENCES "termbases" ("id")
-, CONSTRAINT "fk_rails_83a2e65b1b"
-FOREIGN KEY ("termbase_act_id")
-  REFERENCES "termbase_acts" ("id")
-, CONSTRAINT "fk_rails_ba5a790951"
-FOREIGN KEY ("accepted_id")
-  REFERENCES "termbase_acts" ("id")
-);
-CREATE INDEX "index_term_candidates_on_termbase_id" ON "term_candidates" ("termbase_id");
-CREATE INDEX "index_term_candidates_on_termbase_act_id" ON "term_candidates" ("termbase_act_id");
-CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accepted_id");
-CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
 CREATE TABLE IF NOT EXISTS "machine_services" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "address" varchar NOT NULL, "http_method" varchar DEFAULT 'post' NOT NULL, "headers" json DEFAULT '{}' NOT NULL, "key" text, "request" text NOT NULL, "answer" varchar NOT NULL, "batch" integer DEFAULT 20 NOT NULL, "markup" boolean DEFAULT 1 NOT NULL, "instructions" text DEFAULT '' NOT NULL, "active" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "languages" json DEFAULT '[]' NOT NULL, "price" decimal(10,4), "currency" varchar DEFAULT 'EUR' NOT NULL, CONSTRAINT "fk_rails_47db2f6562"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
@@ -379,11 +323,6 @@ CREATE INDEX "index_alignments_on_user_id" ON "alignments" ("user_id");
 CREATE INDEX "index_alignments_on_client_id" ON "alignments" ("client_id");
 CREATE INDEX "index_alignments_on_memory_id" ON "alignments" ("memory_id");
 CREATE INDEX "index_alignments_on_project_id" ON "alignments" ("project_id");
-CREATE TABLE IF NOT EXISTS "alignment_edits" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "alignment_id" integer NOT NULL, "act" varchar NOT NULL, "replaced" json DEFAULT '[]' NOT NULL, "undone" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_df7226cdbd"
-FOREIGN KEY ("alignment_id")
-  REFERENCES "alignments" ("id")
- ON DELETE CASCADE);
-CREATE INDEX "index_alignment_edits_on_alignment_id" ON "alignment_edits" ("alignment_id");
 CREATE TABLE IF NOT EXISTS "shares" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "owner_id" integer NOT NULL, "user_id" integer, "email" varchar NOT NULL, "may" varchar DEFAULT 'read' NOT NULL, "until_on" date, "state" varchar DEFAULT 'offered' NOT NULL, "token" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_cddf936f3c"
 FOREIGN KEY ("owner_id")
   REFERENCES "users" ("id")
@@ -453,7 +392,41 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_server_projects_on_client_server_id" ON "server_projects" ("client_server_id");
 CREATE UNIQUE INDEX "index_server_projects_on_project_id" ON "server_projects" ("project_id");
 CREATE UNIQUE INDEX "index_server_projects_on_client_server_id_and_ref" ON "server_projects" ("client_server_id", "ref");
+CREATE TABLE IF NOT EXISTS "operations" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "kind" varchar NOT NULL, "subject_type" varchar, "subject_id" bigint, "user_id" integer, "state" varchar DEFAULT 'queued' NOT NULL, "active" boolean DEFAULT 0 NOT NULL, "undoing" boolean DEFAULT 0 NOT NULL, "weight" varchar DEFAULT 'ordinary' NOT NULL, "summary" varchar DEFAULT '' NOT NULL, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "phase" varchar, "message" varchar, "input" json DEFAULT '{}' NOT NULL, "result" json DEFAULT '{}' NOT NULL, "before" json DEFAULT '{}' NOT NULL, "cursor" json DEFAULT '{}' NOT NULL, "started_at" datetime(6), "finished_at" datetime(6), "undone_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
+CREATE INDEX "index_operations_on_user_id" ON "operations" ("user_id");
+CREATE INDEX "index_operations_on_subject_type_and_subject_id" ON "operations" ("subject_type", "subject_id");
+CREATE INDEX "index_operations_on_state_and_weight" ON "operations" ("state", "weight");
+CREATE TABLE IF NOT EXISTS "memory_unit_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "unit_id" integer NOT NULL, "operation_id" integer NOT NULL, "before" json, CONSTRAINT "fk_rails_b265ec23b1"
+FOREIGN KEY ("operation_id")
+  REFERENCES "operations" ("id")
+);
+CREATE INDEX "index_memory_unit_versions_on_unit_id" ON "memory_unit_versions" ("unit_id");
+CREATE INDEX "index_memory_unit_versions_on_operation_id_and_unit_id" ON "memory_unit_versions" ("operation_id", "unit_id");
+CREATE TABLE IF NOT EXISTS "term_entry_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "operation_id" integer NOT NULL, "term_entry_id" integer NOT NULL, "data" json, "deleted" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ad80cb0eaa"
+FOREIGN KEY ("term_entry_id")
+  REFERENCES "term_entries" ("id")
+, CONSTRAINT "fk_rails_08fd618970"
+FOREIGN KEY ("operation_id")
+  REFERENCES "operations" ("id")
+);
+CREATE INDEX "index_term_entry_versions_on_term_entry_id" ON "term_entry_versions" ("term_entry_id");
+CREATE INDEX "index_term_entry_versions_on_operation_id" ON "term_entry_versions" ("operation_id");
+CREATE TABLE IF NOT EXISTS "term_candidates" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "termbase_id" integer NOT NULL, "operation_id" integer NOT NULL, "accepted_id" integer, "lang" varchar NOT NULL, "target_lang" varchar, "text" varchar NOT NULL, "folded" varchar NOT NULL, "translation" varchar, "count" integer NOT NULL, "score" float NOT NULL, "examples" json DEFAULT '[]' NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_3c4c25179f"
+FOREIGN KEY ("operation_id")
+  REFERENCES "operations" ("id")
+, CONSTRAINT "fk_rails_5e11bb9aab"
+FOREIGN KEY ("termbase_id")
+  REFERENCES "termbases" ("id")
+, CONSTRAINT "fk_rails_ba5a790951"
+FOREIGN KEY ("accepted_id")
+  REFERENCES "operations" ("id")
+);
+CREATE INDEX "index_term_candidates_on_termbase_id" ON "term_candidates" ("termbase_id");
+CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accepted_id");
+CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
+CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201090000'),
 ('20261127060000'),
 ('20261127050000'),
 ('20261127040000'),

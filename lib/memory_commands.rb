@@ -181,18 +181,11 @@ class MemoryCommands < Glossema::Cli
 
     @file_name = File.basename(path)
     columns = @options[:format].empty? ? {} : { "columns" => @options[:format] }
-    change =
-      memory.acts.create!(
-        kind: "import",
-        state: "waiting",
-        summary: @file_name,
-        options: {
-          "different" => @options[:different] || "both",
-          "file" => @file_name,
-          **columns
-        }
-      )
-    facts = File.open(path, "rb") { |io| Memory::Import.new(change).run(io, @file_name) }
+    import = Operations::UnitImport.create!(
+      subject: memory, weight: "bulk", summary: @file_name,
+      input: { "different" => @options[:different] || "both", "file" => @file_name, **columns }
+    )
+    facts = File.open(path, "rb") { |io| import.run_with(io) }
     facts["faults"].each do |fault|
       @errors.puts(
         "#{@file_name}, line #{fault["line"] || fault[:line]}: #{fault["message"] || fault[:message]}."

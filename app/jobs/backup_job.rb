@@ -7,7 +7,7 @@ class BackupJob < ApplicationJob
   limits_concurrency to: 1, key: "backup", duration: 2.hours
 
   def perform
-    environment = Room::ENVIRONMENT.merge("GLOSSEMA_DATA" => GlossemaApp::DATA.to_s)
+    environment = GcSettings::ENVIRONMENT.merge("GLOSSEMA_DATA" => GlossemaApp::DATA.to_s)
     system(environment, RbConfig.ruby, PROGRAM, "backup", out: [LOG, "a"], err: [LOG, "a"])
   end
 end

@@ -10,28 +10,41 @@ class Alignment < ApplicationRecord
   belongs_to :client, optional: true
   belongs_to :memory, optional: true
   belongs_to :project, optional: true
-  has_many :edits, class_name: "AlignmentEdit", dependent: :delete_all, inverse_of: :alignment
+  has_many :operations, as: :subject, dependent: :destroy, inverse_of: :subject
   has_one_attached :source_file
   has_one_attached :target_file
 
   validates :state, inclusion: { in: STATES }
   validates :name, presence: true
 
-  # Begins again what a restart cut short.
+  # Those that wait and that no operation aligns, as those of an earlier version, are aligned.
   def self.resume
-    where(state: %w[waiting aligning]).find_each { |alignment| AlignJob.perform_later(alignment) }
+    where(state: %w[waiting aligning]).find_each do |alignment|
+      alignment.align_later unless alignment.operations.under_way.exists?
+    end
   end
 
-  # Reads both files and aligns them. Keeps a sentence where that cannot be.
-  def align
+  # Its changes, each with a way back.
+  def edits = Operations::AlignmentEdit.where(subject: self)
+
+  # Begins to align, from the start.
+  def align_later
+    update!(state: "waiting", message: nil, progress: 0)
+    Operations::Alignment.start(self, by: user, summary: name)
+  end
+
+  # Reads both files and aligns them, as an operation. Raises Refused where that cannot be.
+  def align(operation)
+    @operation = operation
     update!(state: "aligning", message: nil, progress: 0)
     segments = [[source_file, source_lang], [target_file, target_lang]].map { |file, lang| read(file, lang) }
-    self.beads = told(segments)
-    update!(state: "ready", message: doubt(segments))
-    edits.delete_all
+    found = aligned(segments)
+    operation.publish do
+      self.beads = found
+      update!(state: "ready", message: doubt(segments))
+      edits.delete_all
+    end
     serve if project && memory.nil?
-  rescue Glossema::Refused => e
-    update!(state: "failed", message: e.message)
   end
 
   # {"pairs", "confirmed", "doubtful", "one_sided", "left"}
@@ -68,11 +81,12 @@ class Alignment < ApplicationRecord
     document.segments.reject { |segment| segment.content.text.strip.empty? }
   end
 
-  def told(segments)
+  def aligned(segments)
     pieces = segments.map { |list| list.map { |segment| Glossema::Alignment::Piece.of(segment) } }
     items = pieces.map { |list| list.map { |piece| piece.to_h.transform_keys(&:to_s) } }
     aligner = Glossema::Alignment::Aligner.new(*pieces, given: terms, known: known)
-    aligner.beads { |share| progressed(share) }.map do |bead|
+    beads = @operation.interruptible { aligner.beads { |share| progressed(share) } }
+    beads.map do |bead|
       { "source" => items[0][bead.source], "target" => items[1][bead.target], "state" => nil,
         "probability" => bead.probability, "set" => false, "note" => "" }
     end
@@ -81,7 +95,12 @@ class Alignment < ApplicationRecord
   # Who waits sees how far it is; not more often than it changes.
   def progressed(share)
     percent = (share * 100).floor
-    update_columns(progress: percent) if percent > progress
+    return unless percent > progress
+
+    Thread.handle_interrupt(Operation::Execution::Cancelled => :never) do
+      update_columns(progress: percent)
+      @operation.progress(percent, 100)
+    end
   end
 
   # So many units of her memories of the two languages teach the words; those used last first.

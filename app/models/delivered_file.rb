@@ -7,25 +7,35 @@ class DeliveredFile < ApplicationRecord
   # So many texts that are left in the source language are told.
   SHOWN = 20
 
-  # taken: the names there are in this delivery already.
-  def self.write(delivery, document, taken)
-    opened = document.opened
-    targets, states = document.targets, document.states_of(opened)
-    bytes = document.written(opened)
-    proof = Glossema::Proof.new(opened, bytes, targets, states: states)
-    file =
-      create!(
-        delivery: delivery,
-        document: document,
-        name: free_name(name_for(document, opened.format), taken),
-        checksum: Digest::SHA256.hexdigest(bytes),
-        byte_size: bytes.bytesize,
-        proof: { **proof.to_h, "source_left" => proof.source_left.first(SHOWN).map { |text|
-          text.truncate(80)
-        } }
-      )
-    file.content.attach(io: StringIO.new(bytes), filename: file.base_name, identify: false)
-    file
+  # A file that was written and proved, and is not delivered yet. blob: its bytes.
+  Written = Struct.new(:document_id, :name, :checksum, :byte_size, :proof, :blob, :texts, keyword_init: true)
+
+  class << self
+    # Writes and proves a document as part of an operation. taken: the names there are in the delivery already.
+    # Returns what is delivered once all files are written.
+    def write(document, taken, operation)
+      opened = document.opened(operation: operation)
+      texts = document.segments.pluck(:id, :target).to_h
+      targets, states = document.targets, document.states_of(opened)
+      bytes, proof = operation.interruptible { written(document, opened, targets, states) }
+      name = free_name(name_for(document, opened.format), taken)
+      Written.new(document_id: document.id, name: name, checksum: Digest::SHA256.hexdigest(bytes),
+        byte_size: bytes.bytesize, proof: proof, blob: stored(bytes, name), texts: texts)
+    end
+
+    private
+
+    def written(document, opened, targets, states)
+      bytes = opened.write(targets, target_language: document.project.target_lang, states: states)
+      proof = Glossema::Proof.new(opened, bytes, targets, states: states)
+      left = proof.source_left.first(SHOWN).map { |text| text.truncate(80) }
+      [bytes, { **proof.to_h, "source_left" => left }]
+    end
+
+    def stored(bytes, name)
+      ActiveStorage::Blob.create_and_upload!(io: StringIO.new(bytes), filename: File.basename(name),
+        identify: false)
+    end
   end
 
   # Where it stands in the ZIP: in the folders of the pattern, else in one of the language.

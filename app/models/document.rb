@@ -15,12 +15,19 @@ class Document < ApplicationRecord
   STATES = %w[waiting reading ready refused cancelled].freeze
   validates :state, inclusion: { in: STATES }
   validates :by, inclusion: { in: %w[sentence paragraph] }
-  ROLES = %w[current pending replaced put-away].freeze
+  ROLES = %w[current pending replaced put-away staged].freeze
   validates :role, inclusion: { in: ROLES }
   scope :current, -> { where(role: "current") }
   before_destroy { Segment.discard(segments) }
 
   def busy? = %w[waiting reading].include?(state)
+
+  # Those that wait to be read and that no operation reads, as those of an earlier version, are read.
+  def self.resume
+    where(state: %w[waiting reading], role: "current").find_each do |document|
+      document.read_later unless document.reading_operations.under_way.exists?
+    end
+  end
 
   # A refusal names its file; other reasons do not.
   def why_unread
@@ -29,22 +36,21 @@ class Document < ApplicationRecord
 
   def ready? = state == "ready"
 
-  # Begins again what a restart cut short.
-  def self.resume
-    where(state: %w[waiting reading], role: "current").find_each(&:read_later)
-    where(state: %w[waiting reading], role: "pending").find_each do |document|
-      CompareVersionJob.perform_later(document)
-    end
-  end
-
-  # Takes the file out of its project; it can be brought back.
+  # Takes the file out of its project; it can be brought back. noted: as an operation that is undone from
+  # Activity.
   def put_away(by:, noted: true)
     transaction do
-      update!(role: "put-away", run: nil, state: busy? ? "cancelled" : state)
+      update!(role: "put-away", state: busy? ? "cancelled" : state)
       PutAway.note(by, "document", record: self, name: name, place: project.name)
-      note(by, "file-out") if noted && project.begun?
+      note(Operations::FileRemoval, by) if noted && project.begun?
     end
+    reading_operations.under_way.each(&:cancel)
     project.announce("recut")
+  end
+
+  # Those that read it.
+  def reading_operations
+    Operation.where(kind: "file_reading", subject: project).where("json_extract(input, '$.document_id') = ?", id)
   end
 
   def bring_back
@@ -53,19 +59,27 @@ class Document < ApplicationRecord
     update!(role: "current")
     PutAway.where(kind: "document", record_id: id, restored_at: nil).update_all(restored_at: Time.current)
     project.announce("recut")
-    CountProjectJob.perform_later(project)
+    project.count_later
   end
 
-  # Puts an act on this file into what was done to its project.
-  def note(by, kind, facts: {}, before: {})
-    ProjectAct.note(project, by, kind, name: name, facts: facts, before: before.merge("document_id" => id))
+  # Records a change of this file among the operations of its project.
+  def note(kind, by, result: {}, before: {})
+    kind.record(project, by: by, summary: name, result: result, before: before.merge("document_id" => id))
   end
 
-  # Starts the reading job; an older one still running notices that it is not the latest and stops.
+  # Begins to read it; a reading that is still going on stops.
   def read_later
-    update!(state: "waiting", run: SecureRandom.hex(6), done: 0, message: nil)
-    ReadDocumentJob.perform_later(self, run)
+    update!(state: "waiting", done: 0, message: nil)
+    reading_operations.under_way.each(&:cancel)
+    Operations::FileReading.start(project, by: project.user, summary: name, input: { "document_id" => id })
   end
+
+  def cancel_reading
+    update!(state: "cancelled", message: I18n.t("background.cancelled")) if busy?
+    reading_operations.under_way.each(&:cancel)
+  end
+
+  def discard_segments = Segment.discard_in_steps(Segment.where(document_id: id))
 
   # Of options given, only those the format has, of the kind they are.
   def known_options(given)
@@ -73,10 +87,16 @@ class Document < ApplicationRecord
     known_format ? Glossema::Formats.permitted(known_format, given) : {}
   end
 
-  # The core's view of the original. With `as_stored` it is cut just as it was when it was read.
-  def opened(as_stored: true, rules: nil)
-    Glossema::Document.new(
-      original.download,
+  # The core's view of the original. With `as_stored` it is cut just as it was when it was read. operation: that
+  # it is part of: reading is broken off when that is cancelled.
+  def opened(as_stored: true, rules: nil, operation: nil)
+    bytes, how = original.download, reading_options(as_stored, rules)
+    read = -> { Glossema::Document.new(bytes, **how) }
+    operation ? operation.interruptible(&read) : read.call
+  end
+
+  def reading_options(as_stored, rules)
+    {
       name: name,
       language: source_lang || project.chosen_source_lang,
       otherwise: project.source_lang,
@@ -85,7 +105,7 @@ class Document < ApplicationRecord
       hand: hand,
       options: options.merge("target_language" => project.target_lang.to_s),
       breaks: as_stored ? breaks : nil
-    )
+    }
   end
 
   # The language that the file says or its text looks like, where that is not the project’s; else nil.

@@ -6,27 +6,25 @@ class KeptTranslation < ApplicationRecord
   FIELDS = %w[target state origin marked exempt confirmed_at alternatives version].freeze
   HISTORY = %w[user_id target state origin created_at updated_at].freeze
 
-  # Keeps what there is of these segments.
-  def self.keep(document, segments)
-    rows = segments.select { |segment| segment.versions.any? || segment.target.present? }
-    rows.each do |segment|
-      create!(
-        document: document,
-        unit: segment.unit_id,
-        source: segment.source,
+  # The attributes of rows that keep what there is of these segments.
+  def self.rows(document, segments)
+    worth = segments.select { |segment| segment.versions.any? || segment.target.present? }
+    worth.map do |segment|
+      { document_id: document.id, unit: segment.unit_id, source: segment.source,
         fields: segment.attributes.slice(*FIELDS),
-        versions: segment.versions.map { |version| version.attributes.slice(*HISTORY) }
-      )
+        versions: segment.versions.map { |version| version.attributes.slice(*HISTORY) } }
     end
   end
 
   # The latest that was kept of a text at this place, or nil.
-  def self.of(document, unit, source) = where(document: document, unit: unit, source: source).order(:id).last
+  # except: ids of those that were given already.
+  def self.of(document, unit, source, except: [])
+    where(document: document, unit: unit, source: source).where.not(id: except).order(:id).last
+  end
 
-  # Gives a segment its translation and history again.
+  # Gives a segment its translation and history again. Whoever asks deletes it then.
   def give(segment)
     segment.update!(fields)
     Version.insert_all!(versions.map { |version| version.merge("segment_id" => segment.id) }) if versions.any?
-    destroy!
   end
 end

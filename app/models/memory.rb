@@ -9,7 +9,7 @@ class Memory < ApplicationRecord
 
   belongs_to :user, optional: true
   has_many :units, class_name: "MemoryUnit", dependent: nil, inverse_of: :memory
-  has_many :acts, class_name: "MemoryChange", dependent: nil, inverse_of: :memory
+  has_many :operations, as: :subject, dependent: nil, inverse_of: :subject
   has_many :attachments, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :memory
 
   scope :present, -> { where(deleted_at: nil) }

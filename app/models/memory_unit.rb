@@ -29,7 +29,7 @@ class MemoryUnit < ApplicationRecord
   # What is kept of it before a change.
   def kept = attributes.slice(*KEPT_COLUMNS)
 
-  # Changes texts or attributes; what it was is kept. Returns the MemoryChange, nil when nothing changes.
+  # Changes texts or attributes; what it was is kept. Returns the operation, nil when nothing changes.
   def edit(attributes, by:)
     attributes =
       attributes
@@ -41,15 +41,15 @@ class MemoryUnit < ApplicationRecord
     end
 
     transaction do
-      change = memory.acts.create!(user: by, kind: "edit", summary: source.truncate(60))
-      MemoryUnitVersion.create!(unit_id: id, change_id: change.id, before: kept)
+      operation = Operations::UnitEdit.record(memory, by: by, summary: source.truncate(60))
+      MemoryUnitVersion.create!(unit_id: id, operation_id: operation.id, before: kept)
       Memory::Writer.new(memory).change(
         self,
         **attributes.symbolize_keys,
         changed_by: by&.name,
         updated_at: Time.current
       )
-      change
+      operation
     end
   end
 

@@ -1,5 +1,5 @@
-# What a unit was before a change; before is nil where the change made it.
+# What a unit was before an operation; before is nil where the operation made it.
 class MemoryUnitVersion < ApplicationRecord
   belongs_to :unit, class_name: "MemoryUnit", optional: true, inverse_of: :versions
-  belongs_to :act, class_name: "MemoryChange", foreign_key: :change_id, inverse_of: :versions
+  belongs_to :operation, inverse_of: :unit_versions
 end

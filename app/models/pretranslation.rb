@@ -1,26 +1,33 @@
-# Segments of a project translated ahead, as an act on it: first a look at what would come from where, then,
-# if she wants it, the writing; both in the background, and with a way back.
+# Segments of a project translated from memories, terms and machine translation: first a preview of what would
+# come from where, then, if the user wants it, the writing.
 class Pretranslation
-  KIND = "pretranslation".freeze
   # Which segments: those nobody touched, or drafts too.
   WHICH = %w[untouched unfinished].freeze
   # What may count as confirmed.
   CONFIRMED = { "none" => [], "context" => %w[context], "exact" => %w[context exact] }.freeze
-  # So many are written at a time.
-  BATCH = 50
   KINDS = Glossema::Pretranslation::KINDS
 
   class << self
-    # scope: ids of segments, or nil for the whole project; settings: threshold, which, confirms. Returns the
-    # act. Raises Refused "nothing-to-translate".
-    def begin(project, scope:, settings:, by:)
+    # scope: ids of segments, or nil for the whole project; settings: "threshold", "machine", "which",
+    # "confirms". Returns the operation of the preview. Raises Refused "nothing-to-translate".
+    def preview(project, scope:, settings:, by:)
       ids = chosen(project, scope, settings["which"])
       raise Glossema::Refused.new("nothing-to-translate") if ids.empty?
 
-      facts = { "state" => "looking", "done" => 0, "total" => ids.size, **settings }
-      act = ProjectAct.note(project, by, KIND, facts: facts, before: { "ids" => ids })
-      PretranslateJob.perform_later(act)
-      act
+      Operations::PretranslationPreview.start(project, by: by, total: ids.size,
+        input: { **settings, "ids" => ids })
+    end
+
+    # Writes what a preview found. Returns the operation. Raises Refused "preview-first".
+    def accept(preview, by:)
+      raise Glossema::Refused.new("preview-first") unless preview.state == "done" && preview.output.attached?
+
+      operation = Operations::Pretranslation.new(subject: preview.subject, user: by,
+        weight: Operations::Pretranslation.default_weight, total: preview.total,
+        input: preview.input.except("ids"), result: preview.result)
+      operation.output.attach(preview.output.blob)
+      operation.save!
+      operation.tap(&:launch)
     end
 
     private
@@ -33,59 +40,47 @@ class Pretranslation
     end
   end
 
-  def initialize(act)
-    @act, @project = act, act.project
+  # operation: of a preview, or of the writing.
+  def initialize(operation)
+    @operation, @project, @settings = operation, operation.subject, operation.input
   end
 
-  # What would come from where; nothing is written yet.
-  def look
-    ids = @act.before["ids"]
-    found = Search.new(@project, @act.facts["threshold"]).run(ids) { |done| told(done) }
-    return unless found
-
-    trouble = by_machine(ids - found.keys, found) if @act.facts["machine"]
-    @act.plan.attach(io: StringIO.new(JSON.generate(found)), filename: "plan.json")
-    tell("state" => "looked", "done" => ids.size, "origins" => origins(ids, found), "trouble" => trouble)
+  # What would come from where; nothing is written.
+  def preview
+    ids = @settings["ids"]
+    found = Search.new(@project, @settings["threshold"], @operation).run(ids) { |done| told(done, ids) }
+    trouble = by_machine(ids - found.keys, found) if @settings["machine"]
+    plan = JSON.generate(found)
+    @operation.publish do
+      @operation.output.attach(io: StringIO.new(plan), filename: "plan.json", identify: false)
+      @operation.result = { "origins" => origins(ids, found), "trouble" => trouble }
+    end
+    @project.announce(KIND, id: @operation.id)
   end
 
-  # Writes what the look found into the segments that are still as they were then.
+  # Writes what the preview found into the segments that are still as they were then.
   def write
-    rest = JSON.parse(@act.plan.download).to_a.drop(@act.facts["written"].to_i)
-    rest.each_slice(BATCH).take_while { |rows| !stopped? && put_all(rows) }
-    return if stopped?
-
-    tell("state" => "done")
-    @project.announce("recut")
+    plan = JSON.parse(@operation.output.download).to_a
+    @operation.in_steps(plan, counter: "segments") { |id, found| put(@project.segments.find_by(id: id), found) }
   end
-
-  # Takes back what it wrote and nobody changed since.
-  def undo(by:) = @project.take_back(tag, by: by)
 
   private
 
-  def tag = "ahead-#{@act.id}"
-  def stopped? = !ProjectAct.exists?(@act.id) || @act.reload.undone_at.present?
+  KIND = "pretranslation".freeze
+  private_constant :KIND
 
-  def told(done)
-    return :stop if stopped?
-
-    tell("done" => done)
-  end
-
-  def tell(facts)
-    @act.update!(facts: @act.facts.merge(facts))
-    @project.announce(KIND, id: @act.id)
+  def told(done, ids)
+    @operation.progress([done, ids.size].min, ids.size)
+    @project.announce(KIND, id: @operation.id)
   end
 
   # Puts to what was found what a machine gives for the rest. Returns why some have nothing, or nil.
   def by_machine(ids, found)
     translator = Machine::Translator.for(@project) or return
     segments = @project.segments.where(id: ids).index_by(&:id).values_at(*ids)
+    @operation.enter("machine", total: segments.size)
     segments.each_slice(Glossema::Pretranslation::BATCH).with_index do |slice, index|
-      break if stopped?
-
-      tell("by_machine" => [index * Glossema::Pretranslation::BATCH, segments.size])
-
+      @operation.progress(index * Glossema::Pretranslation::BATCH)
       given = translator.translate(slice)
       slice.zip(given) do |segment, target|
         found[segment.id] = { "target" => target.written, "kind" => "machine" } if target
@@ -104,27 +99,18 @@ class Pretranslation
     end
   end
 
-  def put_all(rows)
-    @project.transaction do
-      rows.each { |id, found| put(@project.segments.find_by(id: id), found) }
-      @act.update!(facts: @act.facts.merge("written" => @act.facts["written"].to_i + rows.size))
-    end
-    @project.announce(KIND, id: @act.id)
-    true
-  end
-
   def put(segment, found)
     return unless segment && Segment::UNFINISHED.include?(segment.state)
-    return if segment.state == "draft" && @act.facts["which"] == "untouched"
+    return if segment.state == "draft" && @settings["which"] == "untouched"
 
     kind = found["kind"] == "machine" ? "machine" : "memory"
-    origin = { "kind" => kind, **found.slice("score", "memory"), "act" => tag }
+    origin = { "kind" => kind, **found.slice("score", "memory"), "act" => @operation.tag }
     if confirms?(found["kind"])
-      segment.confirm(found["target"], origin: origin, by: @act.user)
+      segment.confirm(found["target"], origin: origin, by: @operation.user)
     else
-      segment.keep_draft(found["target"], origin: origin, by: @act.user)
+      segment.keep_draft(found["target"], origin: origin, by: @operation.user)
     end
   end
 
-  def confirms?(kind) = CONFIRMED.fetch(@act.facts["confirms"]).include?(kind)
+  def confirms?(kind) = CONFIRMED.fetch(@settings["confirms"]).include?(kind)
 end

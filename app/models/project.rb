@@ -28,7 +28,7 @@ class Project < ApplicationRecord
   has_many :deliveries, -> { order(:number) }, dependent: :destroy, inverse_of: :project
   has_many :notes, dependent: :delete_all
   has_many :review_rounds, -> { order(:number) }, dependent: :destroy, inverse_of: :project
-  has_many :acts, -> { order(id: :desc) }, class_name: "ProjectAct", dependent: :destroy, inverse_of: :project
+  has_many :operations, -> { order(id: :desc) }, as: :subject, dependent: :destroy, inverse_of: :subject
 
   NEWS_OF_TEXT = %w[segments recut notes].freeze
   # Types that browsers show by themselves.
@@ -53,11 +53,20 @@ class Project < ApplicationRecord
 
   # Out of sight; for thirty days it can be brought back.
   def put_away
+    Operation.cancel_all_of(self)
     transaction do
       update!(put_away_at: Time.current)
       label = name.presence || documents.first&.name || reference.to_s
       PutAway.note(user, "project", record: self, name: label, place: client&.name)
     end
+  end
+
+  # For good, in steps: it may hold much.
+  def purge
+    Operation.cancel_all_of(self)
+    documents_of_any_role.find_each(&:purge)
+    operations.find_each(&:purge)
+    destroy!
   end
 
   # Files that would stay out of the work if it began now.
@@ -94,7 +103,7 @@ class Project < ApplicationRecord
       attachments.create!(memory: own, position: 1, learns: "confirm")
       update!(begun_at: begun, opened_at: begun)
     end
-    CountProjectJob.perform_later(self)
+    count_later
   end
 
   # memories: array of {"memory_id", "learns", "read_only", "penalty"} in order.
@@ -116,7 +125,7 @@ class Project < ApplicationRecord
       end
     end
     attachments.reload
-    CountProjectJob.perform_later(self)
+    count_later
   end
 
   # The memories as the core's lookup takes them; `terms`: matches that differ in a known term are adapted.
@@ -126,15 +135,6 @@ class Project < ApplicationRecord
       list.map { |attachment| attachment.memory.store(attachment.penalty) },
       terms: terms ? Project::KnownTerms.new(self, list.map(&:memory)) : nil
     )
-  end
-
-  # Takes back what an act wrote into segments, by its tag, and nobody changed since.
-  def take_back(tag, by:)
-    memories = attachments.learning("confirm").includes(:memory).map(&:memory)
-    segments.where("json_extract(origin, '$.act') = ?", tag).find_each do |segment|
-      segment.back_before(tag, memories, by)
-    end
-    announce("recut")
   end
 
   # Words confirmed since midnight of hers.

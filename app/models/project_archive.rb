@@ -8,8 +8,11 @@ module ProjectArchive
       memories = Memory.where(id: project.attachments.select(:memory_id)).where.missing(:remote)
       termbases = Termbase.where(id: project.attached_termbases.select(:termbase_id)).where.missing(:remote)
       {
-        Client => Client.where(id: project.client_id), **of_memories(memories), **of_termbases(termbases),
-        Project => Project.where(id: project.id), **of_text(project), **of_work(project),
+        Client => Client.where(id: project.client_id), Memory => memories, Termbase => termbases,
+        Project => Project.where(id: project.id),
+        Operation => of_operations("Memory", memories).or(of_operations("Termbase", termbases))
+          .or(of_operations("Project", Project.where(id: project.id))),
+        **of_memories(memories), **of_termbases(termbases), **of_text(project), **of_work(project),
         AttachedMemory => AttachedMemory.where(project: project, memory: memories),
         AttachedTermbase => AttachedTermbase.where(project: project, termbase: termbases)
       }
@@ -17,18 +20,25 @@ module ProjectArchive
 
     private
 
+    # Those that have ended and can be looked at or undone.
+    def of_operations(type, subjects)
+      kinds = Operations.listed_kinds + %w[unit_learning]
+      Operation.where(subject_type: type, subject_id: subjects.select(:id), kind: kinds, active: false)
+        .where.not(state: Operation::UNDER_WAY)
+    end
+
     def of_memories(memories)
-      changes = MemoryChange.where(memory: memories)
-      { Memory => memories, MemoryChange => changes, MemoryUnit => MemoryUnit.where(memory: memories),
-        MemoryUnitVersion => MemoryUnitVersion.where(change_id: changes.select(:id)) }
+      operations = of_operations("Memory", memories)
+      { MemoryUnit => MemoryUnit.where(memory: memories),
+        MemoryUnitVersion => MemoryUnitVersion.where(operation_id: operations.select(:id)) }
     end
 
     def of_termbases(termbases)
       entries = TermEntry.where(termbase: termbases)
-      { Termbase => termbases, TermEntry => entries, Term => Term.where(termbase_id: termbases.select(:id)),
-        TermbaseAct => TermbaseAct.where(termbase: termbases),
-        TermEntryVersion => TermEntryVersion.where(entry: entries),
-        TermCandidate => TermCandidate.where(termbase: termbases) }
+      operations = of_operations("Termbase", termbases).select(:id)
+      { TermEntry => entries, Term => Term.where(termbase_id: termbases.select(:id)),
+        TermEntryVersion => TermEntryVersion.where(entry: entries, operation_id: operations),
+        TermCandidate => TermCandidate.where(termbase: termbases, operation_id: operations) }
     end
 
     def of_text(project)
@@ -41,7 +51,7 @@ module ProjectArchive
     def of_work(project)
       reports = Report.where(project: project)
       deliveries, rounds = Delivery.where(project: project), ReviewRound.where(project: project)
-      { ProjectAct => ProjectAct.where(project: project), Report => reports,
+      { Report => reports,
         Quote => Quote.where(report: reports), Delivery => deliveries,
         DeliveredFile => DeliveredFile.where(delivery: deliveries), LetStand => LetStand.of(project),
         ReviewRound => rounds, ReviewChange => ReviewChange.where(review_round: rounds),
@@ -53,8 +63,8 @@ module ProjectArchive
   # {column => table that it names}
   COLUMNS = {
     "client_id" => "clients", "memory_id" => "memories", "unit_id" => "memory_units",
-    "change_id" => "memory_changes", "import_id" => "memory_changes", "termbase_id" => "termbases",
-    "term_entry_id" => "term_entries", "accepted_id" => "termbase_acts", "termbase_act_id" => "termbase_acts",
+    "operation_id" => "operations", "import_id" => "operations", "accepted_id" => "operations",
+    "termbase_id" => "termbases", "term_entry_id" => "term_entries",
     "project_id" => "projects", "document_id" => "documents", "segment_id" => "segments",
     "delivery_id" => "deliveries", "report_id" => "reports", "review_round_id" => "review_rounds"
   }.freeze
@@ -62,7 +72,6 @@ module ProjectArchive
   LATER = { "projects" => { "last_segment_id" => "segments" },
             "documents" => { "replaces_id" => "documents" },
             "memory_units" => { "segment_id" => "segments" } }.freeze
-  # What the tags of acts begin with, and the tables of their numbers.
-  TAGS = { "fixed" => "project_acts", "unified" => "project_acts", "replaced" => "project_acts",
-           "ahead" => "project_acts", "review" => "review_rounds" }.freeze
+  # What the tags of segments begin with, and the tables of their numbers.
+  TAGS = { "op" => "operations", "review" => "review_rounds" }.freeze
 end

@@ -36,9 +36,10 @@ class PutAway < ApplicationRecord
   end
 
   def self.units(user)
-    acts = MemoryChange.where(memory: user.memories.present, kind: "delete", state: "done", undone_at: nil)
-    acts.where(created_at: KEPT_FOR.ago..).includes(:memory).map do |act|
-      { kind: "units", id: act.id, name: act.versions.count.to_s, place: act.memory.name, at: act.created_at }
+    deletions = Operations::UnitDeletion.where(subject: user.memories.present, state: "done")
+    deletions.where(created_at: KEPT_FOR.ago..).includes(:subject).map do |deletion|
+      { kind: "units", id: deletion.id, name: deletion.unit_versions.count.to_s,
+        place: deletion.subject.name, at: deletion.created_at }
     end
   end
   private_class_method :memories, :termbases, :units
@@ -48,7 +49,7 @@ class PutAway < ApplicationRecord
     case kind
     when "memory" then user.memories.find(id).bring_back
     when "termbase" then user.termbases.find(id).bring_back
-    when "units" then MemoryChange.where(memory: user.memories).find(id).undo
+    when "units" then Operations::UnitDeletion.where(subject: user.memories).find(id).undo(by: user)
     else
       where(user: user).find(id).restore
     end
@@ -77,8 +78,8 @@ class PutAway < ApplicationRecord
   end
 
   def forget
-    Project.put_away.find_by(id: record_id)&.destroy! if kind == "project"
-    Document.find_by(id: record_id, role: "put-away")&.destroy! if kind == "document"
+    Project.put_away.find_by(id: record_id)&.purge if kind == "project"
+    Document.find_by(id: record_id, role: "put-away")&.purge if kind == "document"
     Client.where.not(put_away_at: nil).find_by(id: record_id)&.destroy! if kind == "client"
   end
 
@@ -86,7 +87,10 @@ class PutAway < ApplicationRecord
 
   def restore_rules
     owner = Project.find_by(id: facts["project_id"]) || Client.find_by(id: facts["client_id"]) || user
+    before = owner.rules
     owner.update!(rules: facts["xml"])
-    RecutJob.perform_later(owner, user) if owner.is_a?(Project)
+    return unless owner.is_a?(Project)
+
+    Operations::RulesChange.start(owner, by: user, before: { "rules" => before })
   end
 end

@@ -1,7 +1,6 @@
-# Find and replace across a project: every change is seen before it happens, each taken or left, and what was
-# done is an act that is taken back in one step.
+# Find and replace across a project: every change is previewed, each accepted or not; writing them is an
+# operation that is undone in one step.
 class Replacement
-  KIND = "replacement".freeze
   # So many places are shown.
   SHOWN = 500
 
@@ -19,22 +18,27 @@ class Replacement
     [found.first(SHOWN), found.size]
   end
 
-  # Writes the changes of some segments (ids). confirmed: "stay" or "draft", what becomes of those that were
-  # confirmed. Returns the act.
-  def write(ids, confirmed:, by:)
-    act =
-      @project.transaction do
-        act = ProjectAct.note(@project, by, KIND)
-        changed = segments.where(id: ids).filter_map { |segment| put(segment, act, confirmed, by) }
-        act.tap { act.update!(facts: { "count" => changed.size }) }
-      end
-    @project.announce("recut")
-    act
+  # Begins to write the changes of some segments (ids). confirmed: "stay" or "draft", what becomes of those that
+  # were confirmed. Returns the operation.
+  def self.start(project, asked, ids, confirmed:, by:, side: "target")
+    new(project, asked, side: side)
+    Operations::Replacement.start(project, by: by, total: ids.size, summary: asked[:find],
+      input: { "asked" => asked, "side" => side, "ids" => ids, "confirmed" => confirmed })
   end
 
-  # Takes back what an act wrote and nobody changed since.
-  def self.undo(act, by:) = act.project.take_back(tag(act), by: by)
-  def self.tag(act) = "replaced-#{act.id}"
+  # Writes the change of one segment. tag: of the operation. Returns whether there was one.
+  def write(id, confirmed, tag:, by:)
+    segment = segments.find_by(id: id) or return false
+    change = @replacing.in(segment.target_content) or return false
+
+    origin = { **segment.origin.except("act"), "touched" => true, "act" => tag }
+    if confirmed == "stay" && Segment::UNFINISHED.exclude?(segment.state)
+      segment.confirm(change.after.written, origin: origin, by: by)
+    else
+      segment.keep_draft(change.after.written, origin: origin, by: by)
+    end
+    true
+  end
 
   private
 
@@ -58,17 +62,5 @@ class Replacement
 
   def told(segment)
     { id: segment.id, position: segment.position, source: segment.source, state: segment.state }
-  end
-
-  def put(segment, act, confirmed, by)
-    change = @replacing.in(segment.target_content) or return
-    origin = { **segment.origin.except("act"), "touched" => true, "act" => Replacement.tag(act) }
-    stays = confirmed == "stay" && Segment::UNFINISHED.exclude?(segment.state)
-    if stays
-      segment.confirm(change.after.written, origin: origin, by: by)
-    else
-      segment.keep_draft(change.after.written, origin: origin, by: by)
-    end
-    segment
   end
 end

@@ -15,15 +15,22 @@ class Report < ApplicationRecord
   scope :ready, -> { where(state: "ready") }
   before_update { throw(:abort) if figures_changed? && figures_was.present? }
 
-  # Counts that a restart cut short are made again.
-  def self.resume
-    where(state: "counting").find_each { |report| CountReportJob.perform_later(report) }
-  end
-
   # Begins a count of a project's files. memories: the rows of attachments to count against, or of other
   # memories, [{"id", "name", "penalty"}]. Raises Refused when there is nothing to count.
   def self.start(project, memories:, made:)
-    open_for(project, memories: memories, made: made).tap { |report| CountReportJob.perform_later(report) }
+    open_for(project, memories: memories, made: made).tap { |report| count(report) }
+  end
+
+  # Those that no operation counts, as those of an earlier version, are counted.
+  def self.resume
+    where(state: "counting").find_each do |report|
+      count(report) unless Operations::ReportCount.where(subject: report.project).under_way.exists?
+    end
+  end
+
+  def self.count(report)
+    Operations::ReportCount.start(report.project, by: report.user, summary: report.name,
+      total: report.total, input: { "report_id" => report.id })
   end
 
   # A report that is still to be filled.

@@ -13,54 +13,50 @@ class ReviewRound < ApplicationRecord
   validates :state, inclusion: { in: STATES }
   validates :reviser, presence: true
 
-  # A sheet for a reviser with the segments named (ids), or all that have a translation. options: "tracking",
-  # "instructions", "terms", "notes": true or false. Raises Refused "sheet-empty".
+  # Begins to write a sheet for a reviser with the segments named (ids), or all that have a translation. options:
+  # "tracking", "instructions", "terms", "notes": true or false. Returns the operation. Raises Refused
+  # "sheet-empty".
   def self.send_out(project, reviser:, by:, options: {}, ids: nil)
-    transaction do
-      round = project.review_rounds.create!(user: by, reviser: reviser.strip, options: options,
-        number: project.review_rounds.maximum(:number).to_i + 1, token: SecureRandom.hex(8))
-      round.write_sheet(ids)
-      round
-    end
+    Operations::ReviewSheet.start(project, by: by, summary: reviser.strip,
+      input: { "reviser" => reviser, "options" => options, "ids" => ids })
   end
 
-  def write_sheet(ids)
-    writer = ReviewRound::Sheet.new(self, ids)
-    update!(base: writer.base)
-    sheet.attach(io: StringIO.new(writer.bytes), filename: writer.name, identify: false)
-  end
+  def next_number = project.review_rounds.where.not(id: nil).maximum(:number).to_i + 1
 
-  # What its acts are taken back by.
+  # What its changes are marked by in segments.
   def tag = "review-#{id}"
 
-  # Takes in what came back: changes to be decided, comments as notes. Returns what was strange about it, see
-  # Reading. Raises Refused "round-decided", and what reading refuses.
-  def take_in(bytes, name)
+  # What came back, read. Raises Refused "round-decided", and what reading refuses.
+  def read_back(bytes, name)
     raise Glossema::Refused.new("round-decided") if corrections.where.not(decision: "open").exists?
 
-    reading = ReviewRound::Reading.new(self, bytes, name)
-    transaction do
-      corrections.delete_all
-      reading.keep
-      update!(state: "back", back_at: Time.current)
-      returned.attach(io: StringIO.new(bytes), filename: name, identify: false)
-    end
-    reading.strange
+    ReviewRound::Reading.new(self, bytes, name)
+  end
+
+  # Keeps it: changes to be decided, comments as notes. rows: as Reading#prepare answers them.
+  def keep(reading, rows)
+    corrections.delete_all
+    ReviewChange.insert_all!(rows) if rows.any?
+    reading.keep_comments
+    update!(state: "back", back_at: Time.current)
   end
 
   # Decides some changes: "taken", "left" or "open" again. mended: takes the wording with its codes put back.
-  # Returns the segments that read otherwise now.
+  # Returns the operation.
   def decide(list, decision, by:, mended: false)
-    transaction { list.filter_map { |change| change.decide(decision, by: by, mended: mended) } }
+    Operations::ReviewDecision.decide(self, list, decision, by: by, mended: mended)
   end
 
-  # All that was taken is taken back, and everything is to be decided again.
+  # All that was accepted is undone, and everything is to be decided again. Returns the operation.
   def reopen(by:)
-    transaction do
-      project.take_back(tag, by: by)
-      corrections.update_all(decision: "open")
-      resume
-    end
+    Operations::ReviewDecision.decide(self, corrections.to_a, "open", by: by, finally: "resume")
+  end
+
+  # The same, and then the round is deleted.
+  def remove(by:)
+    return destroy! unless corrections.where(decision: "taken").exists?
+
+    Operations::ReviewDecision.decide(self, corrections.to_a, "open", by: by, finally: "delete")
   end
 
   # A closed round goes on.

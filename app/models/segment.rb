@@ -51,6 +51,17 @@ class Segment < ApplicationRecord
     Segment.where(id: scope.except(:order).pluck(:id)).delete_all
   end
 
+  # The same for many, so that nobody waits.
+  def self.discard_in_steps(scope)
+    scope.except(:order).ids.each_slice(200) do |ids|
+      ShortTransaction.run do
+        Version.where(segment_id: ids).delete_all
+        Segment.where(id: ids).delete_all
+      end
+      ShortTransaction.pause
+    end
+  end
+
   # What makes two segments repeats of each other.
   def self.key_of(content) = Glossema::Matching::Score.identity(content)
 

@@ -4,16 +4,16 @@ class TermCandidate < ApplicationRecord
 
   belongs_to :termbase
   # The look that found it.
-  belongs_to :act, class_name: "TermbaseAct", foreign_key: :termbase_act_id, inverse_of: :candidates
+  belongs_to :operation, inverse_of: :candidates
   # What made an entry of it.
-  belongs_to :accepted, class_name: "TermbaseAct", optional: true
+  belongs_to :accepted, class_name: "Operation", optional: true
   validates :state, inclusion: { in: STATES }
   scope :best_first, -> { order(score: :desc, id: :asc) }
 
   # Makes an entry of it. source, target: the terms as she left them. Raises Refused "term-missing".
   def accept(source, target, by:)
     added = termbase.add_pair({ lang => source, target_lang => target }, by: by, anyway: true)
-    update!(state: "accepted", accepted: added.act)
+    update!(state: "accepted", accepted: added.operation)
   end
 
   # state: of STATES but accepted. What was made of it is undone.
@@ -21,7 +21,7 @@ class TermCandidate < ApplicationRecord
     known = STATES - ["accepted"]
     raise Glossema::Refused.new("candidate-state", state: state) unless known.include?(state)
 
-    accepted&.undo
+    accepted.undo if accepted&.undoable?
     update!(state: state, accepted: nil)
   end
 end

@@ -1,6 +1,6 @@
 # How an entry was before an act: what it said, whether it was put away; data is nil where the act made it.
 class TermEntryVersion < ApplicationRecord
-  belongs_to :act, class_name: "TermbaseAct", foreign_key: :termbase_act_id, inverse_of: :versions
+  belongs_to :operation, inverse_of: :entry_versions
   belongs_to :entry, class_name: "TermEntry", foreign_key: :term_entry_id, inverse_of: :versions
 
   def restore(revision)

@@ -8,7 +8,7 @@ class Termbase < ApplicationRecord
   belongs_to :user
   belongs_to :client, optional: true
   has_many :entries, class_name: "TermEntry", dependent: nil, inverse_of: :termbase
-  has_many :acts, class_name: "TermbaseAct", dependent: nil, inverse_of: :termbase
+  has_many :operations, as: :subject, dependent: nil, inverse_of: :subject
   has_many :candidates, class_name: "TermCandidate", dependent: :delete_all, inverse_of: :termbase
   has_many :attachments, class_name: "AttachedTermbase", dependent: :destroy, inverse_of: :termbase
 

@@ -24,6 +24,7 @@ class User < ApplicationRecord
   has_many :remote_sources, dependent: :destroy
   has_many :remote_keys, dependent: :destroy
   has_many :sendings, dependent: :delete_all
+  has_many :operations, dependent: :nullify
   has_many :own_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }
 

@@ -30,14 +30,14 @@ module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
     sign_ins sendings remote_answers remote_sources remote_keys server_projects client_servers
-    shares alignment_edits alignments
+    shares alignments
     review_passages review_changes notes review_rounds let_stands checked_segments machine_requests
     machine_answers machine_services own_words
-    term_candidates term_entry_versions
-    termbase_acts terms term_entries attached_termbases termbases
-    quotes reports rate_cards put_aways project_acts kept_translations
+    term_candidates term_entry_versions memory_unit_versions operations
+    terms term_entries attached_termbases termbases
+    quotes reports rate_cards put_aways kept_translations
     delivered_files deliveries versions segments documents
-    attachments_of_memories memory_unit_versions memory_changes memory_units memory_postings memory_parts
+    attachments_of_memories memory_units memory_postings memory_parts
     memory_fresh memories projects clients users active_storage_attachments active_storage_blobs
   ].freeze
 

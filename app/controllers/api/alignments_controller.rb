@@ -30,8 +30,8 @@ module Api
       current_user.clients.find(given[:client_id]) if given[:client_id]
       alignment.assign_attributes(given)
       other = alignment.other_languages?
-      alignment.update!(other ? { state: "waiting" } : {})
-      AlignJob.perform_later(alignment) if other
+      alignment.save!
+      alignment.align_later if other
       answer(AlignmentResource.new(alignment))
     end
 

@@ -1,9 +1,6 @@
-# A whole project as one file.
+# A whole project as one file, see Exporting.
 module Api
   class ArchivesController < BaseController
-    def show
-      archive = ProjectArchive::Out.new(project)
-      send_data archive.bytes, filename: archive.name, type: "application/zip"
-    end
+    def show = export(Operations::ArchiveExport, project)
   end
 end

@@ -2,6 +2,7 @@
 module Api
   class BaseController < ApplicationController
     include FailingDisk
+    include Exporting
 
     before_action :require_user
     rescue_from(Glossema::Refused) { |error| answer_refusal(error) }
@@ -89,6 +90,34 @@ module Api
       found = scope.where(name => current_user.access.readable(kind)).find(id)
       current_user.access.writable!(found.public_send(name)) unless request.get?
       found
+    end
+
+    # An operation on what the user may see; to be changed on what she may change.
+    def reached_operation(id)
+      found = Operation.find(id)
+      case found.subject
+      when Memory, Termbase then reached(found.subject_type.constantize, found.subject_id)
+      when Project then current_user.projects.find(found.subject_id)
+      when Alignment then current_user.alignments.find(found.subject_id)
+      else raise ActiveRecord::RecordNotFound if found.user_id != current_user.id
+      end
+      found
+    end
+
+    # Answers an operation that was begun: done already, or accepted.
+    def started(operation)
+      answer(OperationResource.new(operation), status: operation.under_way? ? :accepted : :created)
+    end
+
+    # A kept file, piece by piece.
+    def send_blob(attached)
+      response.headers["Content-Disposition"] = ActionDispatch::Http::ContentDisposition.format(
+        disposition: "attachment", filename: attached.filename.to_s
+      )
+      response.headers["Content-Type"] = attached.content_type || "application/octet-stream"
+      response.headers["Content-Length"] = attached.byte_size.to_s
+      response.headers["Last-Modified"] = Time.current.httpdate
+      self.response_body = Enumerator.new { |out| attached.download { |piece| out << piece } }
     end
 
     # Whose rules a request is about: a project's, a client's, or hers.

@@ -5,43 +5,21 @@ module Api
       names = project.documents.pluck(:name)
       films = DroppedFilms.new(uploads(:files))
       films.check(names + films.texts.map(&:original_filename))
-      position = project.documents.maximum(:position).to_i
-      documents =
-        films.texts.map do |file|
-          document =
-            project.documents.new(
-              position: position += 1,
-              name: file.original_filename,
-              byte_size: file.size,
-              checksum: Digest::SHA256.file(file.tempfile.path).hexdigest
-            )
-          document.original.attach(io: file, filename: document.name, identify: false)
-          document.save!
-          document
-        end
-      documents.each { |document| document.note(current_user, "file-in") } if project.begun?
-      films.put(documents + project.documents.to_a)
+      documents = project.with_lock { films.texts.map { |file| document_of(file) } }
+      films.put(documents + project.documents.reload.to_a)
       documents.each(&:read_later)
       answer(DocumentResource.new(documents), status: :created)
     end
 
+    # Once the project has begun this is an operation, and is answered as one: what is translated is kept.
     def update
       return bring_back if params[:put_away] == false
 
-      before = document.slice(:by, :options)
-      document.assign_attributes(
-        { by: params[:by], options: new_options }.compact
-      )
-      # What the file cannot be read by is refused before it is kept: the work goes on with what was.
-      document.opened(as_stored: false) if document.project.begun?
-      document.save!
-      # Once the work has begun what is translated is kept.
-      if document.project.begun?
-        document.note(current_user, "settings", before: before)
-        RecutJob.perform_later(document.project, current_user, [document])
-      else
-        document.read_later
-      end
+      changed = { by: params[:by], options: new_options }.compact
+      return started(change_settings(changed)) if document.project.begun?
+
+      document.update!(changed)
+      document.read_later
       answer(DocumentResource.new(document))
     end
 
@@ -51,6 +29,23 @@ module Api
     end
 
     private
+
+    def document_of(file)
+      made = project.documents.new(
+        position: project.documents.maximum(:position).to_i + 1, name: file.original_filename,
+        byte_size: file.size, checksum: Digest::SHA256.file(file.tempfile.path).hexdigest
+      )
+      made.original.attach(io: file, filename: made.name, identify: false)
+      made.save!
+      made.note(Operations::FileAddition, current_user) if project.begun?
+      made
+    end
+
+    def change_settings(changed)
+      Operations::FileSettings.start(document.project, by: current_user, summary: document.name,
+        input: { "document_id" => document.id, **changed.stringify_keys },
+        before: { "document_id" => document.id, **document.slice(:by, :options) })
+    end
 
     def new_options
       params[:options] && document.options.merge(document.known_options(params[:options]))

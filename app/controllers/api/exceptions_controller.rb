@@ -8,9 +8,7 @@ module Api
 
       before = project.rules
       rules.keep(rules.srx.excepting(project.source_lang, text))
-      ProjectAct.note(project, current_user, "rules", name: text, before: { rules: before })
-      RecutJob.perform_later(project, current_user)
-      head :no_content
+      started(Operations::RulesChange.start(project, by: current_user, summary: text, before: { "rules" => before }))
     end
   end
 end

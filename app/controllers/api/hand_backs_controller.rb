@@ -1,9 +1,9 @@
-# What is handed back of a project that came as a hand-over.
+# What is handed back of a project that came as a hand-over, see Exporting.
 module Api
   class HandBacksController < BaseController
     def show
-      back = HandOver::Back.new(project)
-      send_data back.bytes, filename: back.name, type: "application/zip"
+      HandOver::Back.new(project)
+      export(Operations::HandBackExport, project)
     end
   end
 end

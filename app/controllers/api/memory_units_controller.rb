@@ -28,10 +28,10 @@ module Api
     end
 
     def update
-      change = unit.edit(params.permit(:source, :target, :client, :subject).to_h, by: current_user)
+      operation = unit.edit(params.permit(:source, :target, :client, :subject).to_h, by: current_user)
       render json: {
         unit: MemoryUnitResource.new(unit).to_h,
-        change: change && MemoryChangeResource.new(change).to_h
+        operation: operation && OperationResource.new(operation).to_h
       }
     end
 

@@ -10,10 +10,11 @@ module Api
                      troubles: servers.where.not(trouble: nil).pluck(:trouble) }
     end
 
-    # Opens it.
+    # Opens it. Answers the operation, for the files are fetched from the server.
     def update
       offer = ServerProject.where(server: current_user.client_servers).find(params[:id])
-      render json: { project_id: offer.open.id }
+      started(Operations::OfferAcceptance.start(current_user, by: current_user,
+        input: { "server_project_id" => offer.id }))
     end
   end
 end

@@ -1,39 +1,23 @@
-# Segments translated ahead: a look, the writing, and away with either.
+# Segments pre-translated: a preview, then the writing of it. Both are operations.
 module Api
   class PretranslationsController < BaseController
     THRESHOLDS = (30..100)
 
-    # params: threshold; machine: by machine what memories do not know; which: of Pretranslation::WHICH;
+    # params: threshold; machine: by machine what memories do not have; which: of Pretranslation::WHICH;
     # confirms: of Pretranslation::CONFIRMED; segment_ids: of those it is about, all of the project when left
-    # out.
+    # out. Answers the operation of the preview.
     def create
       ids = params[:segment_ids] && Array(params[:segment_ids]).map(&:to_i)
-      act = Pretranslation.begin(project, scope: ids, settings: settings, by: current_user)
-      answer(ProjectActResource.new(act), status: :accepted)
+      started(Pretranslation.preview(project, scope: ids, settings: settings, by: current_user))
     end
 
-    def show = answer(ProjectActResource.new(act))
-
-    # The look is taken: it is written.
+    # params: preview_id. Answers the operation that writes what the preview found.
     def update
-      raise Glossema::Refused.new("look-first") unless act.facts["state"] == "looked"
-
-      act.update!(facts: act.facts.merge("state" => "writing"))
-      PretranslateJob.perform_later(act)
-      answer(ProjectActResource.new(act))
-    end
-
-    # A look goes without a trace; what was written is taken back.
-    def destroy
-      %w[looking looked failed].include?(act.facts["state"]) ? act.destroy! : act.undo(by: current_user)
-      head :no_content
+      preview = Operations::PretranslationPreview.where(subject: project).find(params.require(:preview_id))
+      started(Pretranslation.accept(preview, by: current_user))
     end
 
     private
-
-    def act
-      @act ||= ProjectAct.where(project: current_user.projects, kind: Pretranslation::KIND).find(params[:id])
-    end
 
     def settings
       {

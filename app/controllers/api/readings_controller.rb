@@ -7,7 +7,7 @@ module Api
     end
 
     def destroy
-      document.update!(state: "cancelled", run: nil, message: "Reading was cancelled.") if document.busy?
+      document.cancel_reading
       answer(DocumentResource.new(document))
     end
 

@@ -1,14 +1,14 @@
-# Changes of a reviser's taken or left, one or many.
+# Changes of a reviser accepted or rejected, one or many.
 module Api
   class ReviewDecisionsController < BaseController
-    # params: ids: of changes; decision: of ReviewChange::DECISIONS; mended: with the codes put back.
+    # params: ids: of changes; decision: of ReviewChange::DECISIONS; mended: with the codes put back. Answers the
+    # operation.
     def create
       round = ReviewRound.where(project: current_user.projects).find(params[:review_round_id])
-      list = round.corrections.includes(:segment).where(id: Array(params[:ids]))
+      list = round.corrections.where(id: Array(params[:ids])).joins(segment: :document)
+        .order("documents.position", "segments.position")
       decision = ReviewChange::DECISIONS.include?(params[:decision]) ? params[:decision] : "open"
-      changed = round.decide(list, decision, by: current_user, mended: params[:mended].present?)
-      tell(round.project, changed)
-      render json: { changed: changed.size }, status: :created
+      started(round.decide(list, decision, by: current_user, mended: params[:mended].present?))
     end
   end
 end

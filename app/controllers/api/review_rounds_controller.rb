@@ -7,10 +7,11 @@ module Api
 
     # params: document_ids, segment_ids: what goes out, all when left out; as: of ReviewRound::Sheet::FORMS,
     # with reviser and SWITCHES; or "inside", with email of a colleague, none for one's own pass, and may:
-    # of RIGHTS.
+    # of RIGHTS. What goes out is an operation, and is answered as one.
     def create
-      round = params[:as] == "inside" ? begin_inside : send_out
-      answer(ReviewRoundResource.new(round), status: :created)
+      return started(send_out) unless params[:as] == "inside"
+
+      answer(ReviewRoundResource.new(begin_inside), status: :created)
     end
 
     # params: as: "file", the sheet as it went out, or "report", its changes as a workbook.
@@ -25,21 +26,21 @@ module Api
                      remarks: NoteResource.new(remarks).to_h, amount: ReviewRound::Amount.of(round) }
     end
 
-    # params: close: the round is over; resume: it goes on; reopen: all is to be decided again; may: what the
-    # colleague may do, nil when she is no longer to see it.
+    # params: close: the round is over; resume: it goes on; reopen: all is to be decided again, which is an
+    # operation; may: what the colleague may do, nil when she is no longer to see it.
     def update
+      return started(round.reopen(by: current_user)) if params[:reopen]
+
       sound = round.close if params[:close]
       round.resume if params[:resume]
-      round.reopen(by: current_user) if params[:reopen]
       round.invite(params[:may]) if params.key?(:may)
       round.project.announce("recut")
       render json: { round: ReviewRoundResource.new(round).to_h, reviewed: sound }
     end
 
     def destroy
-      round.reopen(by: current_user) if round.corrections.where(decision: "taken").exists?
-      round.destroy!
-      head :no_content
+      removal = round.remove(by: current_user)
+      removal.is_a?(Operation) ? started(removal) : head(:no_content)
     end
 
     private

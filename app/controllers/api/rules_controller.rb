@@ -32,8 +32,7 @@ module Api
       return if owner.rules == before
 
       if params[:project_id]
-        ProjectAct.note(owner, current_user, "rules", before: { rules: before })
-        RecutJob.perform_later(owner, current_user)
+        Operations::RulesChange.start(owner, by: current_user, before: { "rules" => before })
       end
       note_old(before) if before
     end

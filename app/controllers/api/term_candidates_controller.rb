@@ -7,18 +7,17 @@ module Api
     def index
       state = params[:state].presence || "waiting"
       found = termbase.candidates.where(state: state).best_first.limit(SHOWN)
-      last = termbase.acts.where(kind: "look").last
+      last = Operations::TermSearch.where(subject: termbase).last
       render json: {
         counts: termbase.candidates.group(:state).count,
-        look: last && TermbaseActResource.new(last).to_h,
+        search: last && OperationResource.new(last).to_h,
         candidates: TermCandidateResource.new(found).to_h
       }
     end
 
     # params: project_id, memory_id, or file with source_lang and target_lang.
     def create
-      act = Termbase::Look.begin(termbase, *place, by: current_user)
-      answer(TermbaseActResource.new(act), status: :accepted)
+      started(Termbase::Look.begin(termbase, *place, by: current_user))
     end
 
     # params: state, or accept: {source:, target:}.

@@ -21,14 +21,16 @@ module Api
     def create
       record = nil
       made = Glossema::Terms::Entry.from_data(given)
-      termbase.act("add", by: current_user, summary: summary(made)) { |recorder| record = recorder.add(made) }
+      termbase.record_change(Operations::TermAddition, by: current_user, summary: summary(made)) do |recorder|
+        record = recorder.add(made)
+      end
       answer(TermEntryResource.new(record), status: :created)
     end
 
     # What is not given stays as it is.
     def update
       changed = Glossema::Terms::Entry.from_data(TermEntry.merged(entry.data, given))
-      entry.termbase.act("edit", by: current_user, summary: summary(changed)) do |recorder|
+      entry.termbase.record_change(Operations::TermEdit, by: current_user, summary: summary(changed)) do |recorder|
         recorder.change(entry, changed)
       end
       answer(TermEntryResource.new(entry.reload))

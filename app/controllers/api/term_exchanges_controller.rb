@@ -1,21 +1,19 @@
-# A termbase out as TBX, CSV, TSV or XLSX, and the entries of a file into one.
+# A termbase as TBX, CSV, TSV or XLSX, and the entries of a file imported into one.
 module Api
   class TermExchangesController < BaseController
-    # params: as: "tbx", "csv", "tsv" or "xlsx"; style: of TBX, where it is not that of the file it came from.
+    # See Exporting. params: as: "tbx", "csv", "tsv" or "xlsx"; style: of TBX, where it is not that of the file it came from.
     def show
-      export = Termbase::Export.new(termbase, style: params[:style].presence)
       form = Termbase::Export::FORMS.include?(params[:as]) ? params[:as] : "tbx"
-      send_data export.bytes(form), filename: export.name(form), type: "application/octet-stream"
+      export(Operations::TermbaseExport, termbase, { "as" => form, "style" => params[:style].presence })
     end
 
-    # params: file; way: "id", "term" or "add"; roles: of the columns of a table, a list as JSON.
+    # params: file; way: "id", "term" or "add"; roles: of the columns of a table, a list as JSON. Answers the operation.
     def create
       termbase
       file = uploads(:file).first
       roles = params[:roles].present? ? JSON.parse(params[:roles]) : nil
-      act = Termbase::Import.begin(termbase, file.read, file.original_filename, by: current_user,
-        way: params[:way].to_s, roles: roles)
-      answer(TermbaseActResource.new(act), status: :created)
+      started(Operations::TermImport.of_file(termbase, file.read, file.original_filename, by: current_user,
+        way: params[:way].to_s, roles: roles))
     end
 
     rescue_from(JSON::ParserError) { refuse("columns-unknown") }

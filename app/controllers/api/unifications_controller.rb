@@ -2,24 +2,24 @@
 module Api
   class UnificationsController < BaseController
     # params: key: of a finding, and way: of Project::Unifying::WAYS; or segment_id and unit_id: of the memory
-    # whose translation the segment takes.
+    # whose wording the segment takes. Answers the operation.
     def create
-      act, changed = params[:unit_id] ? from_memory : from_finding
-      tell(project, changed)
-      render json: { act: act.id, changed: changed.size }, status: :created
+      started(Operations::Unification.start(project, by: current_user, input: input))
     end
 
     private
 
+    def input = params[:unit_id] ? from_memory : from_finding
+
     def from_finding
       way = Project::Unifying::WAYS.include?(params[:way]) ? params[:way] : "here"
-      Project::Unifying.new(project).write(params[:key].to_s, way, by: current_user)
+      { "key" => params[:key].to_s, "way" => way }
     end
 
     def from_memory
       memories = project.attachments.usable.pluck(:memory_id)
       unit = MemoryUnit.where(memory_id: memories).find(params[:unit_id])
-      Project::Unifying.new(project).take(project.segments.find(params[:segment_id]), unit, by: current_user)
+      { "segment_id" => project.segments.find(params[:segment_id]).id, "unit_id" => unit.id }
     end
   end
 end

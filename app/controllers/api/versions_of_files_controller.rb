@@ -1,4 +1,4 @@
-# A newer version of a file: proposed and compared, taken in, left, or put back.
+# A newer version of a file: proposed and compared, accepted, discarded, or reverted.
 module Api
   class VersionsOfFilesController < BaseController
     # What is otherwise in it, as a workbook.
@@ -23,21 +23,22 @@ module Api
         raise Glossema::Refused.new("not-compared")
       end
 
-      document.take_in(by: current_user)
-      answer(DocumentResource.new(document))
+      started(operation(Operations::FileRevision))
     end
 
-    # A pending version is thrown away; one that was taken in gives its place back.
+    # A pending version is discarded; one that was accepted gives its place back, which is an operation.
     def destroy
-      unless document.role == "pending"
-        return answer(DocumentResource.new(document.put_back(by: current_user)))
-      end
+      return started(operation(Operations::FileReversion)) unless document.role == "pending"
 
-      document.destroy!
+      document.purge
       head :no_content
     end
 
     private
+
+    def operation(kind)
+      kind.start(document.project, by: current_user, summary: document.name, input: { "document_id" => document.id })
+    end
 
     def document = @document ||= Document.where(project: current_user.projects).find(params[:document_id])
   end

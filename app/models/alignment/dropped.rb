@@ -67,7 +67,7 @@ class Alignment::Dropped
       made.public_send(slot).attach(io: StringIO.new(bytes), filename: name, identify: false)
     end
     made.save!
-    AlignJob.perform_later(made)
+    made.align_later
     made
   end
 end

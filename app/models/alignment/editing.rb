@@ -29,14 +29,14 @@ module Alignment::Editing
 
   # The last act is taken back. Returns as act; empty where there is none.
   def undo
-    edit = edits.where(undone: false).order(:id).last or return []
-    turn(edit, true, edit.replaced.reverse.map { |one| [one["at"], one["after"], one["before"]] })
+    edit = edits.where(state: "done").order(:id).last or return []
+    turn(edit, "undone", edit.before["replaced"].reverse.map { |one| [one["at"], one["after"], one["before"]] })
   end
 
   # The act taken back last is done again.
   def redo
-    edit = edits.where(undone: true).order(:id).first or return []
-    turn(edit, false, edit.replaced.map { |one| [one["at"], one["before"], one["after"]] })
+    edit = edits.where(state: "undone").order(:id).first or return []
+    turn(edit, "done", edit.before["replaced"].map { |one| [one["at"], one["before"], one["after"]] })
   end
 
   private
@@ -51,21 +51,21 @@ module Alignment::Editing
     return [] if replaced.empty?
 
     transaction do
-      edits.where(undone: true).delete_all
-      edits.create!(act: act, replaced: replaced)
+      edits.where(state: "undone").delete_all
+      Operations::AlignmentEdit.record(self, by: user, summary: act, before: { "replaced" => replaced })
       update!(beads: list)
     end
     replaced.map { |one| { at: one["at"], count: one["before"].size, beads: one["after"] } }
   end
 
-  def turn(edit, undone, steps)
+  def turn(edit, state, steps)
     list = beads
     told = steps.map do |at, from, into|
       list[at, from.size] = into
       { at: at, count: from.size, beads: into }
     end
     transaction do
-      edit.update!(undone: undone)
+      edit.update!(state: state, undone_at: state == "undone" ? Time.current : nil)
       update!(beads: list)
     end
     told

@@ -3,29 +3,25 @@ module Alignment::Leaving
   HEADER = %w[source target probability note].freeze
   WIDTHS = [70, 70, 12, 40].freeze
 
-  # Into a memory, as an act that is taken back there. Returns the MemoryChange. Raises Refused "align-none",
+  # Into a memory, as an import that is undone there. Returns the operation. Raises Refused "align-none",
   # "pair-wrong.alignment".
   def give(memory, by:)
     unless memory.fits?(source_lang, target_lang)
       raise Glossema::Refused.new("pair-wrong.alignment", **memory.name_and_pair)
     end
 
-    bytes = tmx(by: by)
-    change = memory.acts.new(user: by, kind: "import", state: "waiting", total: bytes.bytesize,
-      options: { "file" => "#{name}.tmx", "different" => "both", "alignment" => id })
-    change.file.attach(io: StringIO.new(bytes), filename: "#{name}.tmx", identify: false)
-    change.save!
+    file = { io: StringIO.new(tmx(by: by)), filename: "#{name}.tmx" }
     update!(memory: memory)
-    ImportUnitsJob.perform_later(change)
-    change
+    Operations::UnitImport.of_file(memory, file, by: by, "alignment" => id)
   end
 
-  # What became of the last gift: {change:, state:, added:, same:, updated:, left:}, nil where there was none.
+  # What became of the last gift: {operation:, state:, added:, same:, updated:, left:}, nil where there was none.
   def gift
-    acts = memory&.acts&.where(undone_at: nil)&.where("json_extract(options, '$.alignment') = ?", id)
-    change = acts&.order(:id)&.last or return
-    figures = %w[added same updated].to_h { |name| [name.to_sym, change.facts[name].to_i] }
-    { change: change.id, state: change.state, **figures, left: counts[:left] }
+    imports = memory && Operations::UnitImport.where(subject: memory).where.not(state: "undone")
+      .where("json_extract(input, '$.alignment') = ?", id)
+    import = imports&.order(:id)&.last or return
+    figures = %w[added same updated].to_h { |name| [name.to_sym, import.result[name].to_i] }
+    { operation: import.id, state: import.state, **figures, left: counts[:left] }
   end
 
   # From so sure on an older translation goes to the memory of its project unseen.
@@ -38,7 +34,7 @@ module Alignment::Leaving
     give(made, by: user)
     project.attachments.create!(memory: made, position: project.attachments.maximum(:position).to_i + 1,
       learns: "never", read_only: true)
-    CountProjectJob.perform_later(project)
+    project.count_later
     project.announce("counted")
   rescue Glossema::Refused => e
     made&.update!(deleted_at: Time.current)

@@ -20,16 +20,16 @@ module Document::Replacing
     made.original.attach(io: file, filename: name, identify: false)
     made.save!
     made.film.attach(film.blob) if film.attached?
-    CompareVersionJob.perform_later(made)
+    Operations::FileComparison.start(project, by: project.user, summary: name, input: { "document_id" => made.id })
     made
   end
 
   def replaced = project.documents_of_any_role.find(replaces_id)
 
-  # What taking it in would do, in segments and words: {"same" => {segments, words}, "changed" …, "new" …,
+  # What accepting it would do, in segments and words: {"same" => {segments, words}, "changed" …, "new" …,
   # "gone" …}.
-  def compare
-    fresh, old = opened(as_stored: false), replaced.segments.to_a
+  def compare(operation)
+    fresh, old = opened(as_stored: false, operation: operation), replaced.segments.to_a
     raise Glossema::Refused.new("no-text", name: name) if fresh.segments.empty?
 
     if fresh.format::NAME != replaced.format
@@ -37,7 +37,7 @@ module Document::Replacing
       raise Glossema::Refused.new("format-other", name: name, fresh_format: fresh.format::NAME, **replacing)
     end
 
-    revision = revision_of(fresh, old)
+    revision = operation.interruptible { revision_of(fresh, old) }
     words = ->(content) { Glossema::Counting::Count.of(content).words }
     sums =
       revision
@@ -62,70 +62,16 @@ module Document::Replacing
     )
   end
 
-  # Puts this version in the place of the old one. Unchanged segments keep state, history and notes; changed
-  # ones come as drafts with the old translation.
-  def take_in(by:)
-    fresh, old = opened(as_stored: false), replaced.segments.includes(:versions).to_a
-    links = revision_of(fresh, old).links
-    transaction do
-      replaced.update!(role: "replaced")
-      update!(role: "current", source_lang: source_lang || fresh.language)
-      fresh.segments.each_with_index do |segment, index|
-        take_segment(segment, index + 1, links[index], old, by)
-      end
-      Note.move(replaced, self)
-      keep_reading(fresh)
-      Memory.renew_neighbours(self)
-      note(by, "version", facts: comparison.to_h.transform_values { |one|
-        one.is_a?(Hash) ? one["segments"] : one
-      })
-    end
-    project.reload
-    CountProjectJob.perform_later(project)
-  end
-
   # The version before this one comes back as it was, with what was translated since in texts both have; this
-  # one stays to be taken in again.
-  def put_back(by:, noted: true)
-    unless role == "current" && replaces_id
-      raise Glossema::Refused.new("nothing-before", name: name)
-    end
+  # one stays to be accepted again. operation: that it is part of.
+  def put_back(by:, operation:)
+    raise Glossema::Refused.new("nothing-before", name: name) unless role == "current" && replaces_id
 
-    transaction do
-      before = replaced
-      before.update!(role: "current")
-      before.follow_version(self, by)
-      Note.move(self, before)
-      update!(role: "replaced")
-      note(by, "put-back") if noted
-      before
-    end
+    change_places(self, replaced, by, operation)
   end
 
   # A version that was put back takes its place again.
-  def take_place_again(by:)
-    transaction do
-      replaced.update!(role: "replaced")
-      update!(role: "current")
-      follow_version(replaced, by)
-      Note.move(replaced, self)
-    end
-  end
-
-  # Texts that another version of this file has too take what was translated there since.
-  def follow_version(other, by)
-    theirs = other.segments.includes(:versions).group_by(&:source)
-    segments.each do |row|
-      twin = theirs[row.source]&.shift or next
-      MemoryUnit.where(segment_id: twin.id).update_all(segment_id: row.id)
-      next if twin.target == row.target && twin.state == row.state
-      next if twin.updated_at <= row.updated_at
-
-      fields = twin.attributes.slice("target", "state", "origin", "marked", "confirmed_at")
-      row.update!(**fields, version: row.version + 1)
-      row.remember(by)
-    end
-  end
+  def take_place_again(by:, operation:) = change_places(replaced, self, by, operation)
 
   # Its text as a revision takes it: read anew while it waits to be taken in.
   def contents_by_unit
@@ -138,48 +84,52 @@ module Document::Replacing
     rows.map { |row| Document::Cutting::Place.new(row.unit_id, row.context.present?, row.source_content) }
   end
 
-  private
+  # [[row, its twin in another version], …] of texts that both have.
+  def pairs_with(other)
+    theirs = other.segments.includes(:versions).group_by(&:source)
+    segments.reload.filter_map { |row| (twin = theirs[row.source]&.shift) && [row, twin] }
+  end
 
-  def none = { segments: 0, words: 0 }
+  # Texts that another version of this file has too take what was translated there since.
+  def follow_version(pairs, by)
+    pairs.each do |row, twin|
+      next if (twin.target == row.target && twin.state == row.state) || twin.updated_at <= row.updated_at
+
+      fields = twin.attributes.slice("target", "state", "origin", "marked", "confirmed_at")
+      row.update!(**fields, version: row.version + 1)
+      row.remember(by)
+    end
+  end
 
   def revision_of(fresh, old)
     Glossema::Revision.new(places_of(old), fresh_places(fresh))
   end
 
+  private
+
+  def none = { segments: 0, words: 0 }
+
   def fresh_places(opened)
     opened.segments.map { |one| Document::Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content) }
   end
 
-  def take_segment(segment, position, link, old, by)
-    row = Segment.new(Segment.row(self, segment, position))
-    before = link.old && old[link.old]
-    return row.save! unless before
-
-    link.kind == :same ? take_same(row, before) : take_changed(row, segment, before, link.score, by)
+  # One version goes and another one comes, in one short transaction.
+  def change_places(going, coming, by, operation)
+    pairs = coming.pairs_with(going)
+    operation.publish do
+      going.update!(role: "replaced")
+      coming.update!(role: "current")
+      coming.follow_version(pairs, by)
+      Note.move(going, coming)
+    end
+    relink_units(pairs)
+    coming
   end
 
-  SAME = %w[target state origin marked version confirmed_at alternatives].freeze
-
-  # A text that did not change keeps everything.
-  def take_same(row, before)
-    row.update!(before.attributes.slice(*SAME))
-    history = before.versions.map { |version| version.attributes.except("id").merge("segment_id" => row.id) }
-    Version.insert_all!(history) if history.any?
-    MemoryUnit.where(segment_id: before.id).update_all(segment_id: row.id)
-  end
-
-  # One that changed gets what stood there as a draft, and offered with the change marked.
-  def take_changed(row, segment, before, score, by)
-    return row.save! if before.target.blank?
-
-    earlier = { source: before.source_content.text, target: before.target_content.text }
-    row.update!(
-      alternatives: row.alternatives + [{ **earlier, score: score, origin: "earlier" }],
-      target: before.target_content.fitted(segment.content).written,
-      state: "draft",
-      origin: { kind: "earlier", score: score },
-      version: 1
-    )
-    row.remember(by)
+  # What memories learned from a segment is from now on that of its twin.
+  def relink_units(pairs)
+    ShortTransaction.each(pairs) do |row, twin|
+      MemoryUnit.where(segment_id: twin.id).update_all(segment_id: row.id)
+    end
   end
 end

@@ -66,12 +66,16 @@ module Document::Retiming
 
   # What cannot be done is refused before anything is kept.
   def edit_cues(edit, by:)
-    before = slice(:by, :options)
-    self.options = options.merge("retimed" => options["retimed"].to_a + [edit])
-    opened(as_stored: false)
-    save!
-    note(by, "times", facts: { act: edit["act"], cue: edit["cue"] || edit["from"] }, before: before)
-    recut(by: by, as_stored: true)
+    before = nil
+    prepare = lambda do
+      before = slice(:by, :options).merge("document_id" => id)
+      self.options = options.merge("retimed" => options["retimed"].to_a + [edit])
+      opened(as_stored: false)
+    end
+    recut(by: by, as_stored: true, prepare: prepare) do
+      Operations::CueTimes.record(project, by: by, summary: name, before: before,
+        result: { act: edit["act"], cue: edit["cue"] || edit["from"] })
+    end
     project.announce("recut")
   end
 

@@ -1,8 +1,8 @@
 # The package of a round: originals, text, memories, terms, rules, reference files, and what is to be done.
 class HandOver::Out
-  # segments: of the round, in text order.
-  def initialize(round, segments)
-    @round, @project, @segments = round, round.project, segments
+  # segments: of the round, in text order; operation: that it is part of, which can be cancelled.
+  def initialize(round, segments, operation)
+    @round, @project, @segments, @operation = round, round.project, segments, operation
   end
 
   def bytes
@@ -78,6 +78,7 @@ class HandOver::Out
   def matches_in(memory)
     lookup = Glossema::Matching::Lookup.new([memory.store])
     @segments.uniq(&:source_key).flat_map { |segment|
+      @operation.checkpoint
       query = segment.query(nil, nil, of: @project)
       lookup.matches(query, threshold: LEAST).map { |match| match.candidate.id }
     }.uniq

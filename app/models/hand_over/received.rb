@@ -17,53 +17,71 @@ class HandOver::Received
       memories: about["memories"].pluck("name"), termbases: about["termbases"].pluck("name") }
   end
 
-  # Returns the project. Raises Refused "package-twice" where this user has opened it already.
-  def take(user)
-    known = user.projects.where(put_away_at: nil).find { |one| one.hand_over.to_h["token"] == about["token"] }
+  # To be opened as part of an operation, see Operations::PackageImport. Raises Refused "package-twice" where
+  # this user has opened it already.
+  def opening(operation)
+    @operation, @user = operation, operation.user
+    known = @user.projects.find { |one| one.hand_over.to_h["token"] == about["token"] }
     raise Glossema::Refused.new("package-twice", name: @name, project: known.name) if known
 
-    project = user.projects.create!(fields(user))
-    documents = documents_of(project)
-    lock(documents)
-    furnish(project, user)
-    project.reload.begin!
-    fill(project, documents, user)
-    project
+    self
   end
+
+  attr_reader :project
+
+  # Makes all of it, out of sight.
+  def run
+    @project = @operation.making { @user.all_projects.create!(**fields, **Staging.hidden(Project)) }
+    @documents = documents
+    lock(@documents)
+    @operation.enter("memories")
+    furnish
+    fill
+  end
+
+  # All of it is there.
+  def reveal
+    [*@memories, *@termbases].each do |record|
+      Staging.reveal(record, name: @user.free_name(record.class.name.downcase, record.name))
+    end
+    Staging.reveal(@project)
+    @project.reload.begin!
+  end
+
+  def follow_up = nil
 
   private
 
   def about = @package.about
 
-  def fields(user)
+  def fields
     given = about.fetch("project")
-    client = given["client"].presence && user.clients.present.find_by(name: given["client"])
-    { **given.slice("name", "reference", "subject", "source_lang", "target_lang", "due_at").compact,
+    client = given["client"].presence && @user.clients.present.find_by(name: given["client"])
+    { **given.slice("name", "reference", "subject", "source_lang", "target_lang", "due_at").compact.symbolize_keys,
       client: client, rules: about["rules"] && @package.part(about["rules"]).dup.force_encoding("UTF-8"),
       description: [about["task"], about["instructions"]].compact_blank.join("\n\n") }
   end
 
-  # Where one of the files cannot be read, nothing is kept.
-  def documents_of(project)
-    about["files"].each_with_index.map { |file, index| document(project, file, index + 1) }
-  rescue Glossema::Refused
-    project.reload.destroy!
-    raise
+  def documents
+    @operation.enter("files", total: about["files"].size)
+    about["files"].each_with_index.map do |file, index|
+      @operation.progress(index)
+      document(file, index + 1)
+    end
   end
 
   # Cut just as it is with the sender.
-  def document(project, file, position)
+  def document(file, position)
     bytes = @package.part(file["original"])
-    made = project.documents.new(position: position, name: file["name"], byte_size: bytes.bytesize,
-      checksum: Digest::SHA256.hexdigest(bytes), run: "hand-over", by: file["by"], options: file["options"],
+    made = @project.documents.new(position: position, name: file["name"], byte_size: bytes.bytesize,
+      checksum: Digest::SHA256.hexdigest(bytes), by: file["by"], options: file["options"],
       breaks: file["breaks"], hand: file["hand"])
     made.original.attach(io: StringIO.new(bytes), filename: file["name"], identify: false)
     made.save!
-    ReadDocumentJob.perform_now(made, "hand-over")
+    Document::Reading.new(made, @operation).run
     made.reload
-    raise Glossema::Refused.new("package-unreadable", name: @name, file: file["name"]) unless made.ready?
-
-    made
+  rescue Glossema::Refused
+    raise Glossema::Refused.new("package-unreadable", name: @name, file: file["name"])
   end
 
   # What is not in the share is there to be read only.
@@ -80,60 +98,72 @@ class HandOver::Received
     end
   end
 
-  def furnish(project, user)
-    rows = about["memories"].map { |given| { "memory_id" => memory(given, user).id, "learns" => "never" } }
-    project.attach(rows) if rows.any?
-    lists = about["termbases"].map do |given|
-      { "termbase_id" => termbase(given, user).id, "checks" => given["checks"] }
+  def furnish
+    @memories = about["memories"].map { |given| memory(given) }
+    @memories.each_with_index do |memory, index|
+      @project.attachments.create!(memory: memory, position: index + 1, learns: "never")
     end
-    project.attach_termbases(lists) if lists.any?
+    @termbases = about["termbases"].map { |given| termbase(given) }
+    @termbases.zip(about["termbases"]).each_with_index do |(termbase, given), index|
+      @project.attached_termbases.create!(termbase: termbase, position: index + 1, checks: given["checks"])
+    end
     about["reference"].each do |path|
-      project.reference_files.attach(io: StringIO.new(@package.part(path)), filename: File.basename(path))
+      @project.reference_files.attach(io: StringIO.new(@package.part(path)), filename: File.basename(path))
     end
   end
 
   def named(given) = "#{given["name"]} (#{about["from"]})"
 
-  def memory(given, user)
-    memory = user.memories.create!(name: named(given), **given.slice("source_lang", "target_lang"))
-    change = memory.acts.new(user: user, kind: "import", state: "waiting",
-      total: @package.part(given["path"]).bytesize,
-      options: { "file" => File.basename(given["path"]), "different" => "both" })
-    change.file.attach(io: StringIO.new(@package.part(given["path"])), filename: File.basename(given["path"]),
-      identify: false)
-    change.save!
-    ImportUnitsJob.perform_later(change)
+  def memory(given)
+    memory = @operation.making do
+      @user.memories.create!(name: named(given), **Staging.hidden(Memory),
+        **given.slice("source_lang", "target_lang"))
+    end
+    import(Operations::UnitImport, memory, given, "different" => "both")
     memory
   end
 
-  def termbase(given, user)
-    termbase = user.termbases.create!(name: named(given))
-    Termbase::Import.begin(termbase, @package.part(given["path"]), File.basename(given["path"]), by: user)
+  def termbase(given)
+    termbase = @operation.making do
+      @user.termbases.create!(name: named(given), **Staging.hidden(Termbase))
+    end
+    import(Operations::TermImport, termbase, given, "way" => "id")
     termbase
   end
 
-  # What was translated already, and by which ids the sender knows each segment.
-  def fill(project, documents, user)
-    ids = documents.zip(about["files"]).to_h do |document, file|
-      translated(document, file, user)
-      [document.id, file["keys"]]
-    end
-    project.update!(hand_over: { "token" => about["token"], "from" => about["from"], "to" => about["to"],
-                                 "task" => about["task"], "instructions" => about["instructions"],
-                                 "ids" => ids })
+  # The file of a memory or termbase, as a part of the operation.
+  def import(kind, into, given, input)
+    name, bytes = File.basename(given["path"]), @package.part(given["path"])
+    import = kind.new(subject: into, user: @user, weight: "bulk", summary: name, input: { "file" => name, **input })
+    import.files.attach(io: StringIO.new(bytes), filename: name, identify: false)
+    import.save!
+    import.run_within(@operation)
   end
 
-  def translated(document, file, user)
+  # What was translated already, and by which ids the sender knows each segment.
+  def fill
+    ids = @documents.zip(about["files"]).to_h do |document, file|
+      translated(document, file)
+      [document.id, file["keys"]]
+    end
+    @project.update!(hand_over: { "token" => about["token"], "from" => about["from"], "to" => about["to"],
+                                  "task" => about["task"], "instructions" => about["instructions"],
+                                  "ids" => ids })
+  end
+
+  def translated(document, file)
     rows = Glossema::Review::Bilingual.new(@package.part(file["text"]), @name).rows.index_by(&:id)
     keys = file["keys"].merge(file["context"].to_h)
-    document.segments.reload.each do |segment|
-      row = rows[keys[segment.key].to_s] or next
-      written = Glossema::Review::CodeMarks.written(row.raw, segment.source_content)
-      next if written.empty?
+    ShortTransaction.each(document.segments.reload.to_a) { |segment| translate(segment, rows[keys[segment.key].to_s]) }
+  end
 
-      segment.update!(target: written, state: row.state == "initial" ? "draft" : "translated",
-        origin: { "kind" => "file" }, version: segment.version + 1)
-      segment.remember(user) unless segment.locked
-    end
+  def translate(segment, row)
+    @operation.checkpoint
+    written = row && Glossema::Review::CodeMarks.written(row.raw, segment.source_content)
+    return if written.blank?
+
+    segment.update!(target: written, state: row.state == "initial" ? "draft" : "translated",
+      origin: { "kind" => "file" }, version: segment.version + 1)
+    segment.remember(@user) unless segment.locked
   end
 end

@@ -1,48 +1,43 @@
-# Takes units from an exchange file into a memory: in slices, each whole or not at all; the same source and
-# target is never doubled. Can be cancelled, and begun again after a crash: what is in already is passed over.
+# Takes units from an exchange file into a memory: in short transactions; the same source and target is never
+# doubled. After a kill it begins again: what is in already is passed over.
 class Memory::Import
   # Larger files are read by a process of their own.
   OWN_PROCESS_FROM = 2 << 20
   READER = Rails.root.join("bin/read-units").to_s
   LOG = Rails.root.join("log/read-units.log").to_s
-  TOUCH = 1.0
+  # So many units are written in a transaction.
+  BATCH = 100
 
-  Cancelled = Class.new(StandardError)
-
-  # change: a MemoryChange; its options say "different": "both" or "newer", what happens when a source is
-  # there with another target. The block is called now and then.
-  def initialize(change, &tell)
-    @change, @memory, @tell = change, change.memory, tell
-    @newer = change.options["different"] == "newer"
+  # operation: an Operations::UnitImport; its input says "different": "both" or "newer", what happens when a
+  # source is there with another target.
+  def initialize(operation)
+    @operation, @memory = operation, operation.subject
+    @newer = operation.input["different"] == "newer"
     @writer = Memory::Writer.new(@memory)
     @facts = { "read" => 0, "added" => 0, "same" => 0, "updated" => 0, "skipped" => 0, "faults" => [] }
-    @touched = 0.0
   end
 
-  # io: the file. Returns the facts. Raises Refused when nothing can be read.
+  # io: the file. Returns the facts. Raises Refused when nothing can be read, and what a checkpoint raises.
   def run(io, name)
-    @first = @change.facts["first"] || (MemoryUnit.maximum(:id).to_i + 1)
-    @change.update!(state: "running", facts: @change.facts.merge(noted), total: io.size)
+    @first = @operation.result["first"] || (MemoryUnit.maximum(:id).to_i + 1)
+    @operation.update!(result: @operation.result.merge(noted), total: io.size)
     result =
       ReadInPlace.without do
         finish_earlier
         read(io, name) { |rows, at| take(rows, at) }
       end
     @facts["skipped"], @facts["faults"], @facts["faulty"] = result.to_a
-    close("done")
-  rescue Cancelled
-    close("cancelled")
-  rescue Glossema::Refused => e
+    close
+  rescue Glossema::Refused
     complete
-    @change.update!(state: "failed", facts: @facts.merge("message" => e.message))
     raise
   end
 
-  # Indexes what an import that died had taken in but not yet indexed.
+  # Indexes what an import that was stopped had taken in but not yet indexed.
   def finish_earlier
-    first, last = @change.facts.values_at("first", "indexed")
+    first, last = @operation.result.values_at("first", "indexed")
     # Units of an import have rising ids; the first stands in its facts before any is there.
-    units = MemoryUnit.where(import_id: @change.id).where("id > ?", [last.to_i, first.to_i - 1].max)
+    units = MemoryUnit.where(import_id: @operation.id).where("id > ?", [last.to_i, first.to_i - 1].max)
     units.find_each { |unit| index(unit.id, MemoryUnit.entry(unit.source)) }
     complete
   end
@@ -51,25 +46,15 @@ class Memory::Import
 
   # Yields slices of UnitReader's rows and how far in the file they end; returns its result.
   def read(io, name, &block)
-    columns = @change.options.fetch("columns", {})
+    columns = @operation.input.fetch("columns", {})
     languages = [@memory.source_lang, @memory.target_lang]
     unless io.respond_to?(:path) && io.size > OWN_PROCESS_FROM
       return Glossema::Exchange::UnitReader.new(io, name, languages, columns).each_slice(&block)
     end
 
-    command = [
-      RbConfig.ruby,
-      "--yjit",
-      "--yjit-exec-mem-size=32",
-      "-I",
-      "#{Glossema::ROOT}/lib",
-      READER,
-      io.path,
-      name,
-      *languages,
-      JSON.generate(columns)
-    ]
-    IO.popen(command, "rb", err: [LOG, "a"]) { |pipe| pass_on(pipe, &block) }
+    arguments = [io.path, name, *languages, JSON.generate(columns)]
+    command = [RbConfig.ruby, "--yjit", "--yjit-exec-mem-size=32", "-I", "#{Glossema::ROOT}/lib", READER]
+    IO.popen([*command, *arguments], "rb", err: [LOG, "a"]) { |pipe| pass_on(pipe, &block) }
   end
 
   def pass_on(pipe)
@@ -90,19 +75,17 @@ class Memory::Import
   end
 
   def take(rows, at)
+    @operation.checkpoint
     @facts["read"] += rows.size
-    ApplicationRecord.transaction do
-      @writer.insert(fresh(rows).map { |row| stored(row) }) { |id, entry| index(id, entry) }
+    rows.each_slice(BATCH) do |batch|
+      ShortTransaction.run do
+        @writer.insert(fresh(batch).map { |row| stored(row) }) { |id, entry| index(id, entry) }
+      end
+      ShortTransaction.pause
     end
     complete if @full
-    now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    return if now - @touched < TOUCH
-
-    @touched = now
-    raise Cancelled if MemoryChange.where(id: @change.id).pick(:state) == "cancelled"
-
-    @change.update_columns(done: at, facts: @facts.merge(noted), updated_at: Time.current)
-    @tell&.call
+    @operation.update_columns(done: at, result: @operation.result.merge(@facts, noted),
+      updated_at: Time.current)
   end
 
   # [values as Memory::Writer inserts them, entry, plain texts]
@@ -126,7 +109,7 @@ class Memory::Import
       row.codes && JSON.generate(row.codes),
       row.extra && JSON.generate(row.extra),
       told["used"].to_i,
-      @change.id,
+      @operation.id,
       time(told["created_at"]),
       time(told["updated_at"])
     ]
@@ -144,15 +127,18 @@ class Memory::Import
     known = known(rows.map { |row| hash_of(row) })
     rows.select do |row|
       others = known[hash_of(row)]
-      next (@facts["same"] += 1) && false if others.key?(row.target)
+      next counted(others[row.target]) && false if others.key?(row.target)
       next replaced(others, row) && false if @newer && others.any?
 
-      others[row.target] = [nil, nil]
+      others[row.target] = []
       @facts["added"] += 1
     end
   end
 
-  # {hash of a source => {target => [id, time of change]}}
+  # A unit that is there: brought by this import before it was stopped, or known already.
+  def counted(unit) = @facts[unit[2] == @operation.id ? "added" : "same"] += 1
+
+  # {hash of a source => {target => [id, time of change, import that brought it]}}
   def known(hashes)
     found = Hash.new { |all, hash| all[hash] = {} }
     hashes
@@ -160,11 +146,11 @@ class Memory::Import
       .each_slice(500) do |some|
         Memory::Index
           .select(
-            "SELECT source_hash, target, id, updated_at FROM memory_units WHERE memory_id = ? AND " \
+            "SELECT source_hash, target, id, updated_at, import_id FROM memory_units WHERE memory_id = ? AND " \
               "source_hash IN (#{some.join(",")})",
             [@memory.id]
           )
-          .each { |hash, target, id, changed| found[hash][target] = [id, changed] }
+          .each { |hash, target, *about| found[hash][target] = about }
       end
     found
   end
@@ -176,7 +162,7 @@ class Memory::Import
     return @facts["same"] += 1 if id.nil? || changed.to_s[0, 19] >= now
 
     unit = MemoryUnit.find(id)
-    MemoryUnitVersion.create!(unit_id: id, change_id: @change.id, before: unit.kept)
+    MemoryUnitVersion.create!(unit_id: id, operation_id: @operation.id, before: unit.kept)
     @writer.change(
       unit,
       target: row.target,
@@ -201,23 +187,20 @@ class Memory::Import
     @builder, @waiting, @full, @indexed = nil, 0, false, @last || @indexed
   end
 
-  def close(state)
+  def close
     complete
-    @change.update!(state: state, done: @change.total, facts: @facts.merge(noted), summary: summary)
+    @operation.note(**@facts, **noted)
     index = Memory::Index.new(@memory.id)
     index.compact if index.crowded?
     @memory.touch
     @facts
   end
 
-  # Where its units stand, and who works on it.
+  # Where its units stand.
   def noted =
     {
-      "pid" => Process.pid,
       "first" => @first,
-      "last" => @last || @change.facts["last"] || 0,
-      "indexed" => @indexed || @change.facts["indexed"] || 0
+      "last" => @last || @operation.result["last"] || 0,
+      "indexed" => @indexed || @operation.result["indexed"] || 0
     }
-
-  def summary = "#{@facts["added"]} added, #{@facts["updated"]} updated, #{@facts["same"]} known"
 end

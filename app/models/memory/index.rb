@@ -169,14 +169,10 @@ class Memory::Index
 
   # rows: [[id, blob], …], written in short transactions so that others get their turn.
   def self.write(rows)
-    rows.each_slice(4000) do |slice|
-      ApplicationRecord.transaction do
-        insert = connection.prepare("INSERT OR REPLACE INTO memory_postings (id, pairs) VALUES (?, ?)")
-        slice.each { |id, pairs| insert.execute(id, SQLite3::Blob.new(pairs)) }
-      ensure
-        insert&.close
-      end
-    end
+    insert = connection.prepare("INSERT OR REPLACE INTO memory_postings (id, pairs) VALUES (?, ?)")
+    ShortTransaction.each(rows) { |id, pairs| insert.execute(id, SQLite3::Blob.new(pairs)) }
+  ensure
+    insert&.close
   end
 
   # Are there so many parts or fresh rows that lookups get slower?
@@ -208,12 +204,8 @@ class Memory::Index
     ApplicationRecord.transaction do
       raw.execute("UPDATE memory_parts SET whole = 0 WHERE id IN (#{old.join(",")})") if old.any?
       raw.execute("UPDATE memory_parts SET whole = 1 WHERE id = ?", [part])
-      raw.execute(
-        "DELETE FROM memory_fresh WHERE memory_id = ? AND (gram, class, unit_id) IN (SELECT gram, class, " \
-          "unit_id FROM seen_fresh)",
-        [@memory_id]
-      )
     end
+    forget_fresh
     sweep
   ensure
     raw.execute("DROP TABLE IF EXISTS temp.seen_fresh")
@@ -230,13 +222,39 @@ class Memory::Index
   # Everything of this memory.
   def clear
     ApplicationRecord.transaction do
-      raw.execute("UPDATE memory_parts SET whole = 0 WHERE memory_id = ?", [@memory_id]) &&
-        raw.execute("DELETE FROM memory_fresh WHERE memory_id = ?", [@memory_id])
+      raw.execute("UPDATE memory_parts SET whole = 0 WHERE memory_id = ?", [@memory_id])
     end
+    clear_fresh
     sweep
   end
 
   private
+
+  # So many rows are deleted in a transaction.
+  DELETED = 2000
+
+  # Gram by gram: the rows of one are few.
+  def clear_fresh
+    grams = Memory::Index.select("SELECT DISTINCT gram FROM memory_fresh WHERE memory_id = ?", [@memory_id])
+    ShortTransaction.each(grams) do |gram|
+      raw.execute("DELETE FROM memory_fresh WHERE memory_id = ? AND gram = ?", [@memory_id, *gram])
+    end
+  end
+
+  # Away with the fresh rows that are in the new part.
+  def forget_fresh
+    last = first("SELECT MAX(rowid) FROM seen_fresh", []).to_i
+    (1..last).step(DELETED) do |from|
+      ApplicationRecord.transaction do
+        raw.execute(
+          "DELETE FROM memory_fresh WHERE memory_id = ? AND (gram, class, unit_id) IN (SELECT gram, class, " \
+            "unit_id FROM seen_fresh WHERE rowid BETWEEN ? AND ?)",
+          [@memory_id, from, from + DELETED - 1]
+        )
+      end
+      ShortTransaction.pause
+    end
+  end
 
   def raw = Memory::Index.connection
   def first(sql, values) = Memory::Index.select(sql, values).first&.first
@@ -246,13 +264,14 @@ class Memory::Index
       [@memory_id]).flatten
 
   def drop(part)
-    (part * BLOCKS).step((part + 1) * BLOCKS, 8192) do |from|
+    (part * BLOCKS).step((part + 1) * BLOCKS, 512) do |from|
       ApplicationRecord.transaction do
         raw.execute(
           "DELETE FROM memory_postings WHERE id >= ? AND id < ?",
-          [from, [from + 8192, (part + 1) * BLOCKS].min]
+          [from, [from + 512, (part + 1) * BLOCKS].min]
         )
       end
+      ShortTransaction.pause
     end
     ApplicationRecord.transaction { raw.execute("DELETE FROM memory_parts WHERE id = ?", [part]) }
   end

@@ -8,8 +8,8 @@ module Memory::Indexing
     index.clear
     first = units.minimum(:id) or return
     builder = Memory::Index::Builder.new(id, first)
-    units.in_batches(of: MemoryChange::STEP) do |batch|
-      transaction do
+    units.in_batches(of: 200) do |batch|
+      ShortTransaction.run do
         batch.each do |unit|
           entry = MemoryUnit.entry(unit.source)
           unit.update_columns(words: entry.signature)
@@ -20,23 +20,13 @@ module Memory::Indexing
     builder.finish
   end
 
-  # Finishes the index of imports whose process is gone.
+  # Finishes the imports whose process is gone.
   def repair
-    acts
-      .where(kind: "import", state: "running")
-      .find_each do |change|
-        next if change.facts["pid"] && alive?(change.facts["pid"])
+    operations.where(kind: "unit_import", active: true).find_each do |import|
+      next if import.elsewhere? || import.input["pid"].nil? || import.input["pid"] == Process.pid
 
-        Memory::Import.new(change).finish_earlier
-        change.update!(state: "cancelled")
-      end
-  end
-
-  private
-
-  def alive?(pid)
-    Process.kill(0, pid) && true
-  rescue Errno::ESRCH, Errno::EPERM
-    false
+      import.cancel
+      import.execute
+    end
   end
 end

@@ -77,7 +77,7 @@ class Memory::Learned
 
   # The same in a process of its own, so that nobody waits who types meanwhile.
   def learn_apart
-    system(Room::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, @memory.id.to_s, err: [LOG, "a"])
+    system(GcSettings::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, @memory.id.to_s, err: [LOG, "a"])
   end
 
   def forget

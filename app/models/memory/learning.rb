@@ -142,8 +142,8 @@ module Memory::Learning
   # The history keeps what the unit was.
   def rewrite(unit, attributes, writer, by)
     if unit.target != attributes[:target]
-      change = acts.create!(user: by, kind: "learn")
-      MemoryUnitVersion.create!(unit_id: unit.id, change_id: change.id, before: unit.kept)
+      operation = Operations::UnitLearning.record(self, by: by)
+      MemoryUnitVersion.create!(unit_id: unit.id, operation_id: operation.id, before: unit.kept)
     end
     writer.change(unit, attributes)
   end

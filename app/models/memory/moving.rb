@@ -2,8 +2,8 @@
 module Memory::Moving
   extend ActiveSupport::Concern
 
-  # Takes in all units of another memory, which is then deleted; it can be brought back by taking the merging
-  # back.
+  # Takes over all units of another memory, which is then deleted; undoing it restores the other one. Returns
+  # the operation.
   def merge(other, by:)
     raise Glossema::Refused.new("merge-self") if other.id == id
     unless fits?(other.source_lang, other.target_lang)
@@ -11,10 +11,12 @@ module Memory::Moving
     end
 
     other.update!(deleted_at: Time.current)
-    begin_moving(by, "merge", other, other.units.count)
+    Operations::MemoryMerge.start(self, by: by, total: other.units.count, summary: other.name,
+      input: { "from" => other.id })
   end
 
-  # Makes a memory of its own for each client or subject field; units without one stay.
+  # Makes a memory of its own for each client or subject field; units without one stay. Returns the last of the
+  # operations, one for each memory made.
   def split(field, by:)
     unless %w[client subject].include?(field)
       raise Glossema::Refused.new("split-by")
@@ -25,81 +27,16 @@ module Memory::Moving
       raise Glossema::Refused.new("split-one", field: field)
     end
 
-    values
-      .map do |value|
-        made =
-          user.memories.create!(
-            name: free_name("#{name} · #{value}"),
-            source_lang: source_lang,
-            target_lang: target_lang,
-            description: description
-          )
-        made.begin_moving(
-          by,
-          "split",
-          self,
-          units.where(field => value).count,
-          "field" => field,
-          "value" => value
-        )
-      end
-      .last
-  end
-
-  # Units of another memory become units of this one, as an act of merging or splitting says; those it has
-  # already are left out. Can be cancelled, and begun again after a restart.
-  def take_over(change)
-    from, field, value = change.options.values_at("from", "field", "value")
-    scope = MemoryUnit.where(memory_id: from)
-    scope = scope.where(field => value) if field
-    index = Memory::Index.new(id)
-    scope.in_batches(of: MemoryChange::STEP) do |batch|
-      break if change.reload.state == "cancelled"
-
-      list = batch.to_a
-      change.update!(
-        state: "running",
-        done: change.done + list.size,
-        facts: change.facts.merge("added" => change.facts["added"].to_i + take_units(list, change, index))
-      )
-    end
-    index.compact if index.crowded?
-    change.update!(state: "done", done: change.total) unless change.state == "cancelled"
-  end
-
-  # Begins the act ("merge" or "split") by which units of another memory come here. Returns the MemoryChange.
-  def begin_moving(by, kind, from, count, **options)
-    change =
-      acts.create!(
-        user: by,
-        kind: kind,
-        state: "waiting",
-        total: count,
-        summary: "from “#{from.name}”",
-        options: {
-          "from" => from.id,
-          **options
-        }
-      )
-    change.tap(&:begin)
+    values.map { |value| split_off(field, value, by) }.last
   end
 
   private
 
-  # Returns how many were new here.
-  def take_units(list, change, index)
-    transaction do
-      known = units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
-      moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
-      if moved.any?
-        MemoryUnitVersion.insert_all!(
-          moved.map { |unit| { unit_id: unit.id, change_id: change.id, before: unit.kept } }
-        )
-      end
-      MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: id)
-      moved.each { |unit| index.add(unit.id, MemoryUnit.entry(unit.source)) }
-      moved.size
-    end
+  def split_off(field, value, by)
+    made = user.memories.create!(name: free_name("#{name} · #{value}"), source_lang: source_lang,
+      target_lang: target_lang, description: description)
+    Operations::MemorySplit.start(made, by: by, total: units.where(field => value).count, summary: name,
+      input: { "from" => id, "field" => field, "value" => value })
   end
 
   def free_name(base) =

@@ -4,7 +4,8 @@ module Memory::PuttingAway
 
   class_methods do
     # Those deleted a while ago, for good.
-    def purge_old = where(deleted_at: ..PutAway::KEPT_FOR.ago).find_each(&:purge)
+    def purge_old = 
+      where(deleted_at: ..PutAway::KEPT_FOR.ago).where.not(deleted_at: Staging::AT).find_each(&:purge)
   end
 
   # There again. Where another has taken its name meanwhile it says so.
@@ -17,8 +18,12 @@ module Memory::PuttingAway
   def purge
     Memory::Index.new(id).clear
     Memory::Learned.new(self).forget
-    units.in_batches(of: 1000) { |batch| transaction { Memory::Writer.new(self).remove(batch.pluck(:id)) } }
-    acts.find_each(&:destroy!)
+    writer = Memory::Writer.new(self)
+    units.in_batches(of: 50) do |batch|
+      ShortTransaction.run { writer.remove(batch.pluck(:id)) }
+      ShortTransaction.pause
+    end
+    operations.find_each(&:purge)
     destroy!
   end
 end

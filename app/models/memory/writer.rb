@@ -42,25 +42,6 @@ class Memory::Writer
     unit
   end
 
-  # A unit as it was, whether it is still there or not.
-  def put_back(id, kept)
-    unit, entry = MemoryUnit.find_by(id: id), MemoryUnit.entry(kept["source"])
-    if unit
-      # Back where it was, too: its postings there may be gone.
-      Memory::Index.new(kept["memory_id"]).add(id, entry) if unit.memory_id != kept["memory_id"]
-      return change(unit, kept)
-    end
-
-    MemoryUnit.create!(
-      id: id,
-      source_hash: MemoryUnit.hash_of(kept["source"]),
-      words: entry.signature,
-      **kept
-    )
-    Memory::Index.new(kept["memory_id"]).add(id, entry)
-    Memory::Index.put_text(id, kept["source"], kept["target"])
-  end
-
   # Postings that name them stay until the index is made anew; nobody finds anything by them.
   def remove(ids)
     units = MemoryUnit.where(id: ids)

@@ -12,22 +12,23 @@ class Pretranslation::Search
     new(Project.find(asked["project"]), asked["threshold"]).found(own)
   end
 
-  # threshold: the lowest score taken.
-  def initialize(project, threshold)
-    @project, @threshold = project, threshold
+  # threshold: the lowest score that counts; operation: that it is part of, and that may be cancelled.
+  def initialize(project, threshold, operation = nil)
+    @project, @threshold, @operation = project, threshold, operation
   end
 
-  # ids: of segments. Returns {id => {"target", "kind", "score", "memory", "unit"}} of those that get
-  # something, or nil when the block, which is given how many are done, answered :stop.
+  # ids: of segments. Yields how many are done; returns {id => {"target", "kind", "score", "memory", "unit"}} of
+  # those that get something.
   def run(ids, &progress)
     Segment::Elsewhere.fetch(@project, @project.segments.where(id: ids).to_a)
-    return found(ids, &progress) if ids.size < APART || SharedOut.cores < 2
+    return found(ids, &progress) if ids.size < APART || ProcessPool.cores < 2
 
     all, done = {}, 0
-    SharedOut.each_answer("targets", { project: @project.id, threshold: @threshold, ids: ids }) do |answer|
+    asked = { project: @project.id, threshold: @threshold, ids: ids }
+    ProcessPool.each_answer("targets", asked, operation: @operation) do |answer|
       all.merge!(answer)
-      done += ids.size / SharedOut.cores
-      return nil if progress&.call(done) == :stop
+      done += ids.size / ProcessPool.cores
+      progress&.call(done)
     end
     all
   end
@@ -36,7 +37,7 @@ class Pretranslation::Search
     segments = @project.segments.where(id: ids).index_by(&:id)
     beside = neighbours(segments.values)
     ids.each_with_index.with_object({}) do |(id, index), all|
-      return nil if block_given? && (index % STEP).zero? && yield(index) == :stop
+      yield index if block_given? && (index % STEP).zero?
 
       segment = segments[id] or next
       got = best(segment, beside)

@@ -31,6 +31,18 @@ module Project::Counting
   # All segments that count, file by file in their order.
   def counted_segments = documents.select(&:ready?).flat_map { |document| document.segments.reject(&:locked) }
 
+  # Counts in the background; an earlier count that is still going on stops.
+  def count_later = Operations::ProjectCount.start(self, by: user, summary: name)
+
+  # Its segments are others now: it is counted once somebody looks at it.
+  def count_when_looked_at
+    update_columns(count_due: true)
+    announce("counted")
+  end
+
+  # Somebody looks at it.
+  def count_if_due = count_due && count_later
+
   # A project has a report of each state of its files. segments, rows: as they were just counted, see
   # Report#fill.
   def report_when_changed(segments, rows)

@@ -1,40 +1,32 @@
-# Certain fixes put in: one, or all of a kind, as an act that is taken back in one step.
+# Certain fixes put in: one, or all of a kind.
 class Project::Fixing
-  KIND = "fixes".freeze
-
-  def self.tag(act) = "fixed-#{act.id}"
-  def self.undo(act, by:) = act.project.take_back(tag(act), by: by)
-
-  def initialize(project)
-    @project = project
+  # keys: of findings that have a fix. What has none any more is passed over.
+  def initialize(project, keys)
+    @project, @keys = project, keys.to_set
   end
 
-  # keys: of findings that have a fix. What has none any more is passed over. Returns [act, segments changed].
-  def write(keys, by:)
-    wanted = keys.to_set
-    rows = checking.findings.select { |row| row["fix"] && wanted.include?(row[:key]) }
-    @project.transaction do
-      act = ProjectAct.note(@project, by, KIND)
-      changed = rows.group_by { |row| row[:segment] }.map { |segment, own| mend(segment, own, act, by) }
-      act.update!(facts: { "count" => changed.size })
-      [act, changed]
-    end
-  end
+  # Those that have something to be fixed, in text order.
+  def segments = rows.keys
 
-  private
-
-  def checking = @checking ||= Project::Checking.new(@project)
-
-  # One after the other: a fix is worked out anew once another one is in.
-  def mend(segment, rows, act, by)
-    codes = rows.map { |row| row["code"] }
-    rows.size.times do
+  # One fix after the other: each is worked out anew once another one is in. tag: of the operation.
+  def mend(segment, tag:, by:)
+    codes = rows.fetch(segment).map { |row| row["code"] }
+    segment.reload
+    codes.size.times do
       fix = checking.of(segment).find { |one| one["fix"] && codes.include?(one["code"]) }
       segment.target = fix["fix"] if fix
     end
     wanted = segment.target
     segment.restore_attributes(["target"])
-    segment.rewrite(wanted, act: Project::Fixing.tag(act), by: by)
-    segment
+    segment.rewrite(wanted, act: tag, by: by)
   end
+
+  private
+
+  def rows
+    @rows ||= checking.findings.select { |row| row["fix"] && @keys.include?(row[:key]) }
+      .group_by { |row| row[:segment] }
+  end
+
+  def checking = @checking ||= Project::Checking.new(@project)
 end

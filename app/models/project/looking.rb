@@ -1,13 +1,11 @@
 # Looks at the segments of a project that have changed since they were checked, or that are checked against
 # something else now, and keeps what was found.
 class Project::Looking
-  BATCH = 250
+  BATCH = 100
   # So many are looked at while she waits; more are a job.
   FEW = 300
   # From so many on each core takes its share.
   MANY = 3000
-  # A run that told nothing for so long has ended with its process.
-  SILENT = 30.seconds
   # What is checked of a segment, as it stands in the database.
   SEEN = <<~SQL.squish.freeze
     segments.source || char(31) || segments.target || char(31) || segments.state || char(31) ||
@@ -49,31 +47,24 @@ class Project::Looking
     0
   end
 
-  # Begins a run over all that is left, unless one is going on.
-  def begin
-    run = @project.check_run
-    return if run && Time.zone.parse(run["at"]) > SILENT.ago
-
-    token = SecureRandom.hex(4)
-    note(token, 0, stale.count)
-    CheckJob.perform_later(@project, token)
+  # Begins a run over all that is left, unless one is going on. Returns the operation.
+  def begin(by:)
+    going_on || Operations::CheckRun.start(@project, by: by, total: stale.count)
   end
 
-  def cancel = @project.update_columns(check_run: nil)
+  # The run that is under way, or nil.
+  def going_on = Operations::CheckRun.where(subject: @project).under_way.last
 
-  # The run itself: stops where it was cancelled, or another one began.
-  def run(token)
+  # Looks at all that is left, as an operation.
+  def run(operation)
     ids, done = stale.order(:id).ids, 0
+    operation.progress(0, ids.size)
     Project::FarTerms.new(@project).fetch(ids)
-    each_found(ids) do |rows|
+    each_found(ids, operation) do |rows|
       keep(rows)
-      return unless @project.reload.check_run&.fetch("token") == token
-
-      note(token, done += rows.size, ids.size)
+      operation.progress(done += rows.size, ids.size)
+      @project.announce("checked")
     end
-    cancel
-  ensure
-    @project.announce("checked")
   end
 
   # {segment id => {"seen", "findings", "terms"}}; told in the language of whoever the project belongs to.
@@ -91,7 +82,7 @@ class Project::Looking
   def keep(rows)
     stamp = @project.check_stamp
     rows.each_slice(BATCH) do |slice|
-      CheckedSegment.transaction do
+      ShortTransaction.run do
         there = @project.segments.where(id: slice.map(&:first)).ids.to_set
         list = slice.filter_map { |id, row| { segment_id: id, stamp: stamp, **row } if there.include?(id) }
         CheckedSegment.upsert_all(list, unique_by: :segment_id) if list.any?
@@ -101,17 +92,12 @@ class Project::Looking
 
   private
 
-  def each_found(ids)
-    return ids.each_slice(BATCH) { |slice| yield found(slice) } if ids.size < MANY || SharedOut.cores < 2
+  def each_found(ids, operation)
+    return ids.each_slice(BATCH) { |slice| yield found(slice) } if ids.size < MANY || ProcessPool.cores < 2
 
-    SharedOut.each_answer("checks", { project: @project.id, ids: ids }) do |answer|
+    ProcessPool.each_answer("checks", { project: @project.id, ids: ids }, operation: operation) do |answer|
       answer.each_slice(BATCH) { |rows| yield rows.to_h }
     end
-  end
-
-  def note(token, done, total)
-    @project.update_columns(check_run: { token: token, done: done, total: total, at: Time.current })
-    @project.announce("checked")
   end
 
   def told(finding) = finding.to_h.except(:other).transform_keys(&:to_s)

@@ -2,21 +2,56 @@
 class ProjectArchive::Incoming
   def initialize(package, name)
     @package, @name = package, name
+    @tables = package.paths.include?("records/operations.jsonl") ? self : ProjectArchive::Earlier.new(self)
     @numbers = Hash.new { |all, table| all[table] = {} }
   end
 
   def look = whole { told }
 
-  # Returns the project.
-  def take(user)
-    @user = user
-    whole { ActiveRecord::Base.transaction { put_all } }
-    Memory.where(id: @numbers["memories"].values).find_each { |memory| index(memory) }
-    Document.where(id: @numbers["documents"].values).find_each { |document| draw(document) }
-    Project.find(@numbers["projects"].values.first)
+  # To be opened as part of an operation, see Operations::PackageImport.
+  def opening(operation)
+    @operation, @user = operation, operation.user
+    self
+  end
+
+  # Makes all of it, out of sight.
+  def run
+    whole { put_all }
+    @operation.enter("memories")
+    made(Memory).each { |memory| index(memory) }
+    made(Document).each { |document| draw(document) }
+  end
+
+  # All of it is there, as it was where it comes from.
+  def reveal
+    hidden.each do |model|
+      names = rows(model.table_name).to_h { |row| [@numbers[model.table_name][row["id"]], row] }
+      made(model).each { |record| reveal_one(record, names[record.id]) if Staging.hidden?(record) }
+    end
+  end
+
+  def project = Project.find(@numbers["projects"].values.first)
+  def follow_up = project.announce("counted")
+
+  # The number in the package of what a tag names.
+  def key_of(_word, id) = id
+
+  # The rows of a table, as they stand in the package.
+  def stored(table)
+    text = @package.part("records/#{table}.jsonl").dup.force_encoding("UTF-8")
+    text.each_line.map { |line| JSON.parse(line) }
   end
 
   private
+
+  # The kinds of records that are seen by themselves.
+  def hidden = [Client, Memory, Termbase, Project]
+  def made(model) = model.where(id: @numbers[model.table_name].values)
+
+  def reveal_one(record, row)
+    free_name = record.is_a?(Memory) ? { name: free(Memory, "name", row["name"]) } : {}
+    Staging.reveal(record, at: row[Staging.attribute(record.class)], **free_name)
+  end
 
   # What a broken record says, told as one thing: nothing was taken.
   BROKEN = [JSON::ParserError, KeyError, TypeError, NoMethodError, ActiveRecord::ActiveRecordError,
@@ -37,23 +72,44 @@ class ProjectArchive::Incoming
   end
 
   def put_all
-    models.each { |model| rows(model.table_name).each { |row| put(model, row) } }
+    @operation.enter("records", total: models.sum { |model| rows(model.table_name).size })
+    models.each { |model| put_table(model) }
     name_later
-    about["blobs"].each { |blob| attach(blob) }
+    about["blobs"].each do |blob|
+      @operation.checkpoint
+      attach(blob)
+    end
     restamp
   end
 
-  def index(memory)
-    memory.units.in_batches(of: MemoryChange::STEP) do |batch|
-      Memory.transaction do
-        batch.each { |unit| Memory::Index.put_text(unit.id, unit.source, unit.target) }
-      end
+  def put_table(model)
+    return rows(model.table_name).each { |row| put_hidden(model, row) } if hidden.include?(model)
+
+    done = @operation.done
+    ShortTransaction.each(rows(model.table_name)) do |row|
+      put(model, row)
+      @operation.progress(done) if ((done += 1) % 100).zero?
     end
+    @operation.progress(done)
+  end
+
+  def put_hidden(model, row)
+    known = @user.clients.find_by(name: row["name"]) if model == Client
+    # A client of the same name is the same one.
+    return @numbers["clients"][row["id"]] = known.id if known
+
+    @operation.making { model.find(put(model, row, Staging.hidden(model))) }
+  end
+
+  def index(memory)
+    @operation.checkpoint
+    ShortTransaction.each(memory.units.pluck(:id, :source, :target)) { |row| Memory::Index.put_text(*row) }
     memory.reindex
   end
 
   # A page is never taken from outside.
   def draw(document)
+    @operation.checkpoint
     Document.no_touching { document.keep_page(document.opened) } if document.ready?
   rescue Glossema::Refused
     nil
@@ -63,23 +119,13 @@ class ProjectArchive::Incoming
   def models = @models ||= ProjectArchive.scopes(Project.new).keys
   def names_of(table) = rows(table).pluck("name")
 
-  def rows(table)
-    @rows ||= {}
-    @rows[table] ||= begin
-      text = @package.part("records/#{table}.jsonl").dup.force_encoding("UTF-8")
-      text.each_line.map { |line| JSON.parse(line) }
-    end
-  end
+  def rows(table) = (@rows ||= {})[table] ||= @tables.stored(table)
 
-  # A client of the same name is the same one.
-  def put(model, row)
-    if model == Client && (known = @user.clients.find_by(name: row["name"]))
-      return @numbers["clients"][row["id"]] = known.id
-    end
-
+  # Returns the number of the row here. over: values other than those of the row.
+  def put(model, row, over = {})
     known = row.slice(*model.column_names).except("id")
     values = known.to_h { |column, value| [column, here(model, column, value, row)] }
-    @numbers[model.table_name][row["id"]] = insert(model, values)
+    @numbers[model.table_name][row["id"]] = insert(model, values.merge(over.transform_values { |at| at.to_fs(:db) }))
   end
 
   def insert(model, values)
@@ -97,6 +143,7 @@ class ProjectArchive::Incoming
     # Nobody is invited on another Glossema.
     return nil if column == "guest_id"
     return nil if ProjectArchive::LATER.dig(model.table_name, column)
+    return number(row["subject_type"].tableize, value) if column == "subject_id"
     return number(ProjectArchive::COLUMNS[column], value) if ProjectArchive::COLUMNS.key?(column)
     return free_token(value) if column == "token"
     return free(model, column, value) if ALONE[model.table_name] == column
@@ -128,7 +175,6 @@ class ProjectArchive::Incoming
     when %w[clients termbases] then renumber(data, "termbase_id", "termbases")
     when %w[review_rounds base] then data = keyed(data, "segments")
     when %w[projects hand_over] then data = sent(data)
-    when %w[project_acts before] then data = before(data)
     end
     JSON.generate(data)
   end
@@ -143,13 +189,7 @@ class ProjectArchive::Incoming
 
   def keyed(data, table) = data.to_h.transform_keys { |key| number(table, key.to_i).to_s }
 
-  def before(data)
-    changed = { "document_id" => data["document_id"] && number("documents", data["document_id"]),
-                "ids" => data["ids"]&.map { |id| number("segments", id) } }
-    { **data, **changed.compact }
-  end
-
-  # Segments and acts come in an order in which some are not known yet: they are told anew at the end.
+  # Segments and operations come in an order in which some are not known yet: those are renumbered at the end.
   def origin(data)
     data["unit"] = number("memory_units", data["unit"]) if data["unit"]
     data
@@ -175,20 +215,34 @@ class ProjectArchive::Incoming
 
   def model_of(table) = models.find { |model| model.table_name == table }
 
-  # Once all have their numbers: tags of acts, repeats, and what is let stand.
+  # Once all have their numbers: tags of operations, repeats, what operations are about, and what is let stand.
   def restamp
     [Segment, Version].each do |model|
-      own = model.where(id: @numbers[model.table_name].values)
-      named = own.where("origin LIKE '%\"act\"%' OR origin LIKE '%\"from\"%'")
-      named.find_each { |row| row.update_columns(origin: retold(row.origin)) }
+      named = made(model).where("origin LIKE '%\"act\"%' OR origin LIKE '%\"from\"%'")
+      ShortTransaction.each(named.to_a) { |row| row.update_columns(origin: retold(row.origin)) }
     end
-    LetStand.where(id: @numbers["let_stands"].values).includes(:segment).find_each { |stand| redigest(stand) }
+    ShortTransaction.each(made(Operation).to_a) { |operation| renumber_operation(operation) }
+    ShortTransaction.each(made(LetStand).includes(:segment).to_a) { |stand| redigest(stand) }
+  end
+
+  def renumber_operation(operation)
+    operation.update_columns(%w[input result before].index_with { |name| renumbered(operation[name]) })
+  end
+
+  # Numbers of records in what an operation keeps.
+  INSIDE = { "document_id" => "documents", "delivery_id" => "deliveries", "from" => "memories" }.freeze
+  def renumbered(data)
+    changed = INSIDE.filter_map { |key, table| [key, number(table, data[key])] if data[key].is_a?(Integer) }.to_h
+    changed["ids"] = data["ids"].map { |id| number("segments", id) } if data["ids"].is_a?(Array)
+    data.merge(changed)
   end
 
   def retold(origin)
-    word, id = origin["act"].to_s.split("-", 2)
+    given, id = origin["act"].to_s.split("-", 2)
+    word = ProjectArchive::Earlier::TAGS.include?(given) ? "op" : given
     table = ProjectArchive::TAGS[word]
-    origin["act"] = "#{word}-#{number(table, id.to_i)}" if table && number(table, id.to_i)
+    here = table && number(table, @tables.key_of(given, id.to_i))
+    origin["act"] = "#{word}-#{here}" if here
     origin["from"] = number("segments", origin["from"]) if origin["from"]
     origin
   end

@@ -17,7 +17,7 @@ class RemoteKey::TermbasePort
   # An entry that has a term of one that is there joins it.
   def learn(entries)
     count = 0
-    @termbase.act("add", by: nil, summary: @key.name) do |recorder|
+    @termbase.record_change(Operations::TermAddition, by: nil, summary: @key.name) do |recorder|
       entries.each { |entry| count += 1 if take(entry, recorder) }
     end
     count

@@ -16,17 +16,17 @@ class Report::Matching
     new(Project.find(asked["project"]), asked["stores"]).share(segments, asked["turn"], asked["count"])
   end
 
-  # stores: [[memory id, penalty] …]
-  def initialize(project, stores)
-    @project, @stores = project, stores
+  # stores: [[memory id, penalty] …]; operation: that it is part of, and that may be cancelled.
+  def initialize(project, stores, operation = nil)
+    @project, @stores, @operation = project, stores, operation
   end
 
   # segments: of the project, in order. Yields how many are done; returns [[Content, Found or nil, band with
-  # likeness inside where processes worked it out] …], or nil when the block answered :stop.
+  # likeness inside where processes worked it out] …].
   def rows(segments, &progress)
     Segment::Elsewhere.fetch(@project, segments) if @stores.any? && segments.any?
     many = segments.map(&:source).uniq.size >= APART
-    return side_by_side(segments, &progress) if many && SharedOut.cores > 1
+    return side_by_side(segments, &progress) if many && ProcessPool.cores > 1
     return segments.map { |segment| [segment.source_content, nil] } if @stores.empty?
 
     one_after_the_other(segments, &progress)
@@ -85,22 +85,26 @@ class Report::Matching
     known = {}
     found =
       segments.each_with_index.map do |segment, index|
-        return nil if block_given? && (index % STEP).zero? && yield(index) == :stop
-
+        told(index) { |done| yield done if block_given? } if (index % STEP).zero?
         known.fetch(segment.source) { best(segments, index, known) }
       end
     segments.map(&:source_content).zip(found)
   end
 
+  def told(done)
+    @operation&.checkpoint
+    yield done
+  end
+
   def side_by_side(segments, &progress)
     found, inside = Array.new(segments.size), Array.new(segments.size)
     done, asked = 0, { project: @project.id, stores: @stores, segments: segments.map(&:id) }
-    SharedOut.each_answer("bands", asked) do |answer|
+    ProcessPool.each_answer("bands", asked, operation: @operation) do |answer|
       answer.each do |index, kind, score, band|
         found[index], inside[index] = (Found.new(kind, score) if kind), band
       end
-      done += segments.size / SharedOut.cores
-      return nil if progress&.call(done) == :stop
+      done += segments.size / ProcessPool.cores
+      progress&.call(done)
     end
     segments.map(&:source_content).zip(found, inside)
   end

@@ -23,17 +23,22 @@ class ReviewRound::Reading
     rounds.find_by(token: token) || raise(Glossema::Refused.new("sheet-strange", name: name))
   end
 
-  # Keeps changes and comments.
-  def keep
-    rows = @returned.rows.select { |row| @segments.key?(row.id) }
-    rows.each do |row|
-      segment = @segments.fetch(row.id)
-      comments(row, segment)
-      change(row, segment)
+  # The rows of changes, worked out before anything is written. operation: that it is part of.
+  def prepare(operation)
+    operation.update_columns(total: returned.size)
+    returned.each_with_index.filter_map do |row, index|
+      operation.progress(index) if (index % 50).zero?
+      change(row, @segments.fetch(row.id))
     end
   end
 
+  def keep_comments
+    returned.each { |row| comments(row, @segments.fetch(row.id)) if row.comments.any? }
+  end
+
   private
+
+  def returned = @returned.rows.select { |row| @segments.key?(row.id) }
 
   # What is not as it went out: {"added" => texts, "doubled" => numbers, "gone" => numbers, "foreign" => how
   # many}
@@ -68,7 +73,8 @@ class ReviewRound::Reading
     change = @round.corrections.build(segment: segment)
     change.fill(before.written, outcome.written, author: author(row), refused: outcome.refused&.message,
       made_at: row.at && Time.zone.parse(row.at), mended: outcome.refused && mended(outcome, segment))
-    change.save!
+    now = Time.current
+    change.attributes.except("id").merge("created_at" => now, "updated_at" => now)
   end
 
   # The wording with the codes of the source put back where they belong.

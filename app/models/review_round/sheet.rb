@@ -3,9 +3,9 @@ class ReviewRound::Sheet
   FORMS = { "docx" => "docx", "xlsx" => "xlsx", **Glossema::Review::Bilingual::FORMS,
             "hand-over" => "zip" }.freeze
 
-  # ids: of segments, or nil for all that have a translation.
-  def initialize(round, ids)
-    @round, @project, @ids = round, round.project, ids
+  # ids: of segments, or nil for all that have a translation; operation: that it is part of.
+  def initialize(round, ids, operation = nil)
+    @round, @project, @ids, @operation = round, round.project, ids, operation
     raise Glossema::Refused.new("sheet-empty") if segments.empty?
   end
 
@@ -17,7 +17,7 @@ class ReviewRound::Sheet
   def base = segments.to_h { |segment| [segment.id, segment.target] }
 
   def bytes
-    return HandOver::Out.new(@round, segments).bytes if form == "hand-over"
+    return HandOver::Out.new(@round, segments, @operation).bytes if form == "hand-over"
 
     about = { id: @round.token, title: [@project.reference, @project.name].compact_blank.join(" · "),
               languages: [@project.source_lang, @project.target_lang], rows: segments.map { |one| row(one) } }

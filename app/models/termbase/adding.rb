@@ -3,7 +3,7 @@
 module Termbase::Adding
   # made: :new, :joined, :there, :likely, or :sent to another server; entry: the record; likely: entries it
   # may be the same as.
-  Added = Struct.new(:made, :entry, :likely, :act)
+  Added = Struct.new(:made, :entry, :likely, :operation)
 
   # pair: {tag => text} of two languages. anyway: make it though something likely is there.
   def add_pair(pair, by:, anyway: false)
@@ -60,7 +60,7 @@ module Termbase::Adding
   def make(pair, by)
     sections = pair.map { |tag, text| section(tag, text) }
     record = nil
-    done = act("add", by: by, summary: pair.values.join(" · ")) do |recorder|
+    done = record_change(Operations::TermAddition, by: by, summary: pair.values.join(" · ")) do |recorder|
       record = recorder.add(Glossema::Terms::Entry.new(sections: sections))
     end
     Added.new(:new, record, [], done)
@@ -74,7 +74,10 @@ module Termbase::Adding
       own = entry.in(tag).first
       own ? own.terms << Glossema::Terms::Term.new(text: text) : entry.sections << section(tag, text)
     end
-    done = act("edit", by: by, summary: pair.values.join(" · ")) { |recorder| recorder.change(record, entry) }
+    summary = pair.values.join(" · ")
+    done = record_change(Operations::TermEdit, by: by, summary: summary) do |recorder|
+      recorder.change(record, entry)
+    end
     Added.new(:joined, record, [], done)
   end
 

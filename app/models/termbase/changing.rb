@@ -1,17 +1,18 @@
-# Changing a termbase: every change is an act that can be undone, counts the revision up and is told to the
-# pages that show its terms.
+# Changing a termbase: every change is an operation that can be undone, counts the revision up and is announced
+# to the pages that show its terms.
 module Termbase::Changing
   extend ActiveSupport::Concern
 
-  # Does something to entries as one act. Yields a recorder; returns the act.
-  def act(kind, by: nil, summary: nil)
+  # Changes entries at once, as an operation of a kind (a class of Operations). Yields a recorder; returns the
+  # operation.
+  def record_change(kind, by: nil, summary: "")
     made =
       with_lock do
-        act = acts.create!(kind: kind, user: by, summary: summary)
-        recorder = Recorder.new(self, act, next_revision, by)
+        operation = kind.record(self, by: by, summary: summary)
+        recorder = Recorder.new(self, operation, next_revision, by)
         yield recorder
-        act.update!(count: recorder.count)
-        act
+        operation.note("count" => recorder.count)
+        operation
       end
     tell
     made
@@ -39,12 +40,28 @@ module Termbase::Changing
     tell
   end
 
-  # Writes entries for one act, noting how each was before.
+  # For good, with all it holds.
+  def purge
+    entries.in_batches(of: 50) do |batch|
+      ids = batch.ids
+      ShortTransaction.run do
+        TermEntryVersion.where(term_entry_id: ids).delete_all
+        Term.where(term_entry_id: ids).delete_all
+        TermEntry.where(id: ids).delete_all
+      end
+      ShortTransaction.pause
+    end
+    candidates.delete_all
+    operations.find_each(&:purge)
+    destroy!
+  end
+
+  # Writes entries for an operation, noting how each was before.
   class Recorder
     attr_reader :count
 
-    def initialize(termbase, act, revision, person)
-      @termbase, @act, @revision, @by = termbase, act, revision, person&.name
+    def initialize(termbase, operation, revision, person)
+      @termbase, @operation, @revision, @by = termbase, act, revision, person&.name
       @count = 0
     end
 
@@ -63,7 +80,7 @@ module Termbase::Changing
       rows = entries.map { |entry| row(entry) }
       ids = TermEntry.insert_all!(rows, returning: :id, record_timestamps: true).rows.flatten
       Term.insert_all!(TermEntry.where(id: ids).flat_map { |record| Term.rows(record) })
-      versions = ids.map { |id| { termbase_act_id: @act.id, term_entry_id: id, data: nil } }
+      versions = ids.map { |id| { operation_id: @operation.id, term_entry_id: id, data: nil } }
       TermEntryVersion.insert_all!(versions)
       @count += ids.size
       ids
@@ -93,7 +110,7 @@ module Termbase::Changing
 
     def note(record, data)
       @count += 1
-      @act.versions.create!(entry: record, data: data)
+      @operation.entry_versions.create!(entry: record, data: data)
     end
   end
 end

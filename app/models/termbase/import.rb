@@ -1,52 +1,37 @@
-# The entries of a file taken into a termbase as one act and merged with what is there: in small steps, so
-# that others get their turn, it can be stopped, and it goes on after a restart where it was.
+# The entries of a file imported into a termbase and merged with what is there: in small steps, so that others
+# get their turn; after a restart it goes on where it was.
 class Termbase::Import
   # How an entry finds the one it is the same as: by its id, by a term of the same language, or not at all.
   WAYS = %w[id term add].freeze
   # So many entries are written at a time; so many faults are kept.
-  BATCH = 300
+  BATCH = 40
   FAULTS = 50
-  # Files of so many bytes are taken in while she waits.
-  AT_ONCE = 300_000
+  # How far it is in the file is counted in so many parts.
+  PARTS = 1000
 
-  class << self
-    # bytes, name: of a TBX file or table; roles: of the columns of a table. Returns the act; a large file is
-    # taken in afterwards, in the background. Raises Refused for what cannot be read at all.
-    def begin(termbase, bytes, name, by:, way: "id", roles: nil)
-      facts = { "state" => "reading", "way" => WAYS.include?(way) ? way : "id", "roles" => roles }
-      act = termbase.acts.create!(kind: "import", user: by, summary: name, facts: facts)
-      act.files.attach(io: StringIO.new(bytes), filename: name, identify: false)
-      bytes.bytesize > AT_ONCE ? BringTermsJob.perform_later(act) : new(act).run
-      act
-    rescue Glossema::Refused
-      act&.destroy!
-      raise
-    end
-  end
-
-  def initialize(act)
-    @act, @termbase, @by = act, act.termbase, act.user
-    @way = act.facts["way"]
+  # operation: an Operations::TermImport.
+  def initialize(operation)
+    @operation, @termbase, @by = operation, operation.subject, operation.user
+    @way = operation.input["way"]
   end
 
   # Takes in what is not in yet.
   def run
-    @counts = Hash.new(0).merge(@act.facts.slice("read", "added", "merged", "same"))
+    @counts = Hash.new(0).merge(@operation.result.slice("read", "added", "merged", "same"))
     @known, @seen, @doubled, pending, @left = known, {}, [], [], @counts["read"]
-    catch(:stopped) do
-      read = entries { |entry, share| take(entry, share, pending) }
-      write(pending, 1.0)
-      finish(read)
-    end
+    read = entries { |entry, share| take(entry, share, pending) }
+    write(pending, 1.0)
+    finish(read)
+  ensure
     @termbase.tell
   end
 
   private
 
   def entries(&)
-    file = @act.files.first
+    file = @operation.files.first
     Glossema::Exchange::TermFile.read(file.download, name: file.filename.to_s,
-      languages: @termbase.languages, roles: @act.facts["roles"], &)
+      languages: @termbase.languages, roles: @operation.input["roles"], &)
   end
 
   # One of the file: those that are in already are passed over.
@@ -70,16 +55,17 @@ class Termbase::Import
 
   # One step, whole or not at all.
   def write(batch, share)
-    @termbase.with_lock do
-      throw(:stopped) if @act.reload.undone_at
-      recorder = Termbase::Recorder.new(@termbase, @act, @termbase.next_revision, @by)
+    @operation.checkpoint
+    ShortTransaction.run do
+      recorder = Termbase::Recorder.new(@termbase, @operation, @termbase.next_revision, @by)
       fresh = []
       batch.each { |entry| place(entry, fresh, recorder) }
       add(fresh, recorder)
       @counts["read"] += batch.size
-      @act.update!(count: @act.count + recorder.count,
-        facts: @act.facts.merge(@counts).merge("share" => share.round(3)))
+      @operation.update!(done: (share * PARTS).round, total: PARTS,
+        result: { **@operation.result, **@counts, "count" => @operation.result["count"].to_i + recorder.count })
     end
+    ShortTransaction.pause
   end
 
   # An entry that is there already is merged with it; two of one batch may be the same as well.
@@ -137,6 +123,6 @@ class Termbase::Import
     @termbase.update!(head: read[:head]) if @termbase.head.blank? && read[:head].present?
     faults = read[:faults].first(FAULTS).map { |fault| { "line" => fault.line, "message" => fault.message } }
     twice = @doubled.uniq.map { |id| { "line" => nil, "message" => I18n.t("term_import.doubled", id: id) } }
-    @act.update!(facts: @act.facts.merge("state" => "done", "faults" => faults + twice))
+    @operation.note("faults" => faults + twice)
   end
 end

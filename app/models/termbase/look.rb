@@ -1,4 +1,4 @@
-# A look for candidates in a project, a memory or files, as an act on the termbase: what it finds waits there.
+# A search for candidates in a project, a memory or files: what it finds waits in the termbase.
 class Termbase::Look
   # So many are kept of a look.
   LIMIT = 150
@@ -7,35 +7,29 @@ class Termbase::Look
 
   class << self
     # from: {"name"} with "project_id", "memory_id" or, with files, neither; languages: [source tag, target
-    # tag]. Returns the act, whose work is done in the background.
+    # tag]. Returns the operation.
     def begin(termbase, from, languages, files = [], by:)
-      act = note(termbase, from, languages, by: by)
-      files.each { |file| act.files.attach(io: file, filename: file.original_filename, identify: false) }
-      LookForTermsJob.perform_later(act)
-      act
-    end
-
-    # The act of a look that is still to be made.
-    def note(termbase, from, languages, by:)
-      facts = { "state" => "looking", "from" => from.except("name"), "languages" => languages }
-      termbase.acts.create!(kind: "look", user: by, summary: from["name"], facts: facts)
+      Operations::TermSearch.start(termbase, by: by, files: files, summary: from["name"].to_s,
+        input: { "from" => from.except("name"), "languages" => languages })
     end
   end
 
-  def initialize(act)
-    @act, @termbase, @from = act, act.termbase, act.facts["from"]
-    @languages = act.facts["languages"]
+  def initialize(operation)
+    @operation, @termbase, @from = operation, operation.subject, operation.input["from"]
+    @languages = operation.input["languages"]
   end
 
   # Looks, and keeps what is found. Raises Refused where there is nothing to look at.
   def run
     texts, pairs = texts_and_pairs
-    raise Glossema::Refused.new("nothing-to-look-at", name: @act.summary) if texts.empty?
+    raise Glossema::Refused.new("nothing-to-look-at", name: @operation.summary) if texts.empty?
 
-    found = candidates(texts)
-    translations = Glossema::Terms::Translations.new(pairs, @languages).of(found.map(&:term))
-    kept = keep(found, translations)
-    @act.update!(count: kept, facts: @act.facts.merge("state" => "done", "found" => kept))
+    search, dictionary = candidates(texts), Glossema::Terms::Translations.new(pairs, @languages)
+    found, translations = @operation.interruptible do
+      list = search.list(limit: LIMIT)
+      [list, dictionary.of(list.map(&:term))]
+    end
+    @operation.publish { @operation.result = { "found" => keep(found, translations) } }
   end
 
   private
@@ -54,14 +48,14 @@ class Termbase::Look
   def from_memory(memory) = pairs_of([memory]).then { |pairs| [pairs.map(&:first), pairs] }
 
   def of_files
-    @act.files.flat_map do |file|
+    @operation.files.flat_map do |file|
       opened = Glossema::Document.new(file.download, name: file.filename.to_s, language: @languages.first)
       opened.segments.map { |segment| segment.content.text }
     end
   end
 
   def memories_of_user
-    @act.user.memories.present.select { |memory| memory.fits?(*@languages) }
+    @operation.user.memories.present.select { |memory| memory.fits?(*@languages) }
   end
 
   def pairs_of(memories)
@@ -76,13 +70,12 @@ class Termbase::Look
     decided = @termbase.candidates.where(lang: @languages.first).pluck(:text)
     known = @termbase.entries.there.map(&:entry)
     Glossema::Terms::Candidates.new(texts, @languages.first, known: known, refused: decided)
-      .list(limit: LIMIT)
   end
 
   def keep(found, translations)
     rows = found.map do |one|
       {
-        termbase_id: @termbase.id, termbase_act_id: @act.id, lang: @languages.first,
+        termbase_id: @termbase.id, operation_id: @operation.id, lang: @languages.first,
         target_lang: @languages.last, text: one.term, folded: Glossema::Terms::Alike.fold(one.term),
         translation: translations[one.term]&.first, count: one.count, score: one.score,
         examples: one.examples

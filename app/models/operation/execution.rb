@@ -1,0 +1,152 @@
+# How a worker does an operation, undoes it, and clears up when it was cancelled or fails.
+module Operation::Execution
+  # Raised where an operation notices that it was cancelled. Nothing that rescues faults may rescue it.
+  class Cancelled < Exception; end # rubocop:disable Lint/InheritException
+
+  # Does it, in a process of its own where it is heavy.
+  def work = heavy? ? Operation::ChildProcess.run(self) : execute
+
+  # Would it slow down whoever types in this process? Kinds say so, by how much there is to do.
+  def heavy? = false
+
+  # Does what is to be done here, in the language of whoever began it.
+  def execute
+    Thread.handle_interrupt(Cancelled => :never) do
+      I18n.with_locale(user&.language || I18n.default_locale) do
+        state == "running" ? run : clear_up
+      end
+    end
+  end
+
+  # Raises Cancelled once somebody cancelled it, or Refused once whoever began it may no longer do it. Looks at
+  # most five times a second.
+  def checkpoint
+    now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    return if @clearing || (@checked_at && now - @checked_at < 0.2)
+
+    @checked_at = now
+    raise Cancelled if Operation.where(id: id).pick(:state) != "running"
+
+    @parent&.checkpoint
+    check_right
+  end
+
+  # Work that takes long and writes nothing: it is broken off at once when the operation is cancelled.
+  def interruptible(&)
+    return yield if @clearing
+
+    checkpoint
+    Operation::Watch.over(self, &)
+  end
+
+  # Makes a result visible, whole, in one short transaction; not when it was cancelled meanwhile.
+  def publish
+    ShortTransaction.run do
+      raise Cancelled if Operation.where(id: id).pick(:state) != "running"
+
+      yield
+      save!
+    end
+  end
+
+  # Its process ended before it did.
+  def broken_off = update!(state: "failed", message: I18n.t("operations.broken_off"))
+
+  private
+
+  def run
+    undoing? ? revert : perform
+    settle(undoing? ? "undone" : "done")
+  rescue Cancelled
+    clear_up
+  rescue Glossema::Refused => e
+    return refused_at_once(e) if @at_once
+
+    stop_with(e.message)
+  rescue StandardError => e
+    stop_with(e.is_a?(ActiveRecord::RecordNotFound) ? I18n.t("operations.gone") : I18n.t("operations.fault"))
+    Rails.error.report(e, handled: true)
+    Rails.logger.error("#{e.class}: #{e.message}\n#{e.backtrace.to_a.first(20).join("\n")}")
+  end
+
+  # Whoever waits is told; the operation is no more.
+  def refused_at_once(refusal)
+    update_columns(active: false, state: "failed")
+    raise refusal
+  end
+
+  def settle(state)
+    now = Time.current
+    kept = Operation.where(id: id, state: "running").update_all(
+      state: state, active: false, undoing: false, finished_at: now, updated_at: now,
+      undone_at: state == "undone" ? now : nil, done: [done, total].max
+    )
+    return clear_up if kept.zero?
+
+    reload
+    settled
+  end
+
+  def stop_with(message)
+    Operation.where(id: id).update_all(state: "failed", message: message, finished_at: Time.current)
+    reload
+    clear_up
+  end
+
+  # After it was cancelled or failed: what is half done goes, and it is out of hand.
+  def clear_up
+    reload
+    @clearing = true
+    update_columns(phase: Operation::CLEARING)
+    undo_half_done if reverts_when_stopped && !undoing? && respond_to?(:revert)
+    abandon
+  rescue ActiveRecord::RecordNotFound
+    nil
+  ensure
+    @clearing = false
+    Operation.where(id: id).update_all(active: false, phase: nil, undoing: state == "failed" && undoing?)
+    reload if Operation.exists?(id)
+    settled
+  end
+
+  def undo_half_done
+    revert
+    update!(cursor: {}, done: 0)
+  end
+
+  # A kind sweeps here what it had made and nobody has seen.
+  def abandon = nil
+
+  # It has ended, one way or another.
+  def settled
+    announce
+    Operation.wake if Operation.exists?(state: "queued", active: false)
+  end
+
+  def announce
+    subject.announce("operation", id: id, kind: kind, state: state) if subject.is_a?(Project)
+  end
+
+  # A right that was taken back meanwhile ends it; so does a subject that is gone.
+  def check_right
+    case subject
+    when Memory, Termbase
+      raise Cancelled if gone?(:deleted_at) && !undoing?
+
+      user && user.id != subject.user_id && (exclusive ? user.access.writable!(subject) : readable!)
+    when Project
+      raise Cancelled if gone?(:put_away_at)
+    end
+  end
+
+  def gone?(attribute)
+    at = subject.class.where(id: subject_id).pick(attribute)
+    at.present? && at != Staging::AT
+  end
+
+  def readable!
+    return if user.access.readable(subject.class).exists?(subject_id)
+
+    raise Glossema::Refused.new("share-gone", name: subject.name)
+  end
+end

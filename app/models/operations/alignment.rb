@@ -1,0 +1,21 @@
+# Two files aligned.
+class Operations::Alignment < Operation
+  self.default_weight = "ordinary"
+  self.in_activity = false
+  self.superseding = true
+
+  def perform = subject.align(self)
+  def heavy? = [subject.source_file, subject.target_file].sum(&:byte_size) > LARGE
+
+  # Aligning takes longer than reading.
+  LARGE = 200_000
+
+  private
+
+  def abandon
+    return unless subject && Alignment.exists?(subject.id) && state == "failed"
+
+    fault = message == I18n.t("operations.fault")
+    subject.update!(state: "failed", message: fault ? I18n.t("alignments.fault") : message)
+  end
+end

@@ -1,0 +1,28 @@
+# A newer version of a file, compared with the one it would replace. input: "document_id".
+class Operations::FileComparison < Operation
+  self.default_weight = "interactive"
+  self.exclusive = false
+  self.in_activity = false
+
+  def perform
+    return unless document&.role == "pending"
+
+    document.update!(state: "reading")
+    document.compare(self)
+    tell
+  end
+
+  def heavy? = document.present? && document.byte_size > Operation::ChildProcess::LARGE
+
+  private
+
+  def document = @document ||= subject.documents_of_any_role.find_by(id: input["document_id"])
+
+  # Why there is nothing to compare is said with the file.
+  def abandon
+    document.reload.update!(state: "refused", message: message) if state == "failed" && document
+    tell
+  end
+
+  def tell = subject.announce("version", id: document&.id, state: document&.state)
+end

@@ -1,0 +1,35 @@
+# A dropped file read into segments. input: "document_id".
+class Operations::FileReading < Operation
+  self.default_weight = "interactive"
+  self.exclusive = false
+  self.in_activity = false
+
+  def perform
+    return unless document&.busy?
+
+    Document::Reading.new(document, self) { tell }.run
+    subject.reload.propose unless subject.begun?
+    tell
+    subject.count_later
+  end
+
+  def heavy? = document.present? && document.byte_size > Operation::ChildProcess::LARGE
+
+  private
+
+  def document = @document ||= subject.documents_of_any_role.find_by(id: input["document_id"])
+
+  # The file says why it could not be read; one that is read anew, or was removed, says nothing.
+  def abandon
+    return unless document && document.reload.busy? && state == "failed"
+
+    fault = message == I18n.t("operations.fault")
+    document.update!(state: "refused", message: fault ? I18n.t("background.read", name: document.name) : message)
+    tell
+  end
+
+  def tell
+    update_columns(done: document.done, total: document.total)
+    subject.announce("document", **document.slice(:id, :state, :done, :total).symbolize_keys)
+  end
+end

@@ -1,0 +1,18 @@
+# What is handed back of a project that came as a hand-over.
+class Operations::HandBackExport < Operation
+  self.default_weight = "interactive"
+  self.exclusive = false
+  self.in_activity = false
+
+  def perform
+    back = HandOver::Back.new(subject)
+    bytes = interruptible { back.bytes }
+    blob = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(bytes), filename: back.name,
+      content_type: "application/zip", identify: false)
+    publish { output.attach(blob) }
+  end
+
+  private
+
+  def small? = subject.segments.count <= Operation::SMALL
+end

@@ -1,0 +1,39 @@
+# Units of another memory become units of this one; those it has already stay where they are. input: "from", the
+# other memory; of a split also "field" and "value", which units it is about.
+class Operations::MemoryMerge < Operation
+  include Operation::RevertsUnits
+
+  self.default_weight = "bulk"
+  self.reverts_when_stopped = true
+
+  def perform
+    in_slices(scope.ids, SLICE) { |ids| take_over(ids) }
+    enter("indexing")
+    Memory::Restoring.new(self).index
+    compact
+    note("added" => unit_versions.count)
+  end
+
+  def revert
+    super
+    Memory.where(id: input["from"]).update_all(deleted_at: nil)
+  end
+
+  private
+
+  # The name of the memory it came from is the summary.
+  def scope = MemoryUnit.where(memory_id: input["from"])
+
+  def take_over(ids)
+    list = MemoryUnit.where(id: ids).to_a
+    known = subject.units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
+    moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
+    return if moved.empty?
+
+    MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, operation_id: id, before: unit.kept } })
+    MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: subject_id)
+  end
+
+  # Also where nothing was moved the other memory was deleted.
+  def changed_anything? = true
+end

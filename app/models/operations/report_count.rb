@@ -1,0 +1,37 @@
+# The files of a project counted for a report. input: "report_id".
+class Operations::ReportCount < Operation
+  self.default_weight = "interactive"
+  self.exclusive = false
+  self.in_activity = false
+
+  def perform
+    return unless report&.state == "counting"
+
+    segments = subject.counted_segments
+    rows = Report::Matching.new(subject, stores, self).rows(segments) { |done| tell_progress(done) }
+    value = interruptible { Report.value_of(subject, segments, rows) }
+    publish { report.fill(value) }
+    tell
+  end
+
+  private
+
+  def report = @report ||= Report.find_by(id: input["report_id"])
+  def stores = report.memories.map { |row| row.values_at("id", "penalty") }
+
+  def tell_progress(done)
+    report.update_columns(done: done)
+    progress(done, report.total)
+    tell
+  end
+
+  def abandon
+    return unless report && report.reload.state == "counting"
+
+    fault = message.nil? || message == I18n.t("operations.fault")
+    report.update!(state: "failed", message: fault ? I18n.t("background.count", name: report.name) : message)
+    tell
+  end
+
+  def tell = subject.announce("report", **report.slice(:id, :state, :done, :total).symbolize_keys)
+end

@@ -1,0 +1,27 @@
+# A sheet that came back from a reviser: its changes to be decided, its comments as notes. The round is told by the
+# sheet.
+class Operations::ReviewReturn < Operation
+  self.default_weight = "interactive"
+  self.in_activity = false
+
+  def perform
+    file = files.first
+    bytes, name = file.download, file.filename.to_s
+    round = ReviewRound::Reading.round_of(bytes, name, subject.review_rounds)
+    reading = round.read_back(bytes, name)
+    rows = reading.prepare(self)
+    publish do
+      round.keep(reading, rows)
+      round.returned.attach(file.blob)
+      self.result = { "round_id" => round.id, "strange" => reading.strange }
+    end
+    subject.announce("notes")
+  end
+
+  private
+
+  def small? = files.first.byte_size <= SMALL_FILE
+
+  # Sheets of so many bytes are read while the request waits.
+  SMALL_FILE = 100_000
+end

@@ -1,0 +1,40 @@
+# A sheet, bilingual file or hand-over package for a reviser or colleague. input: "reviser", "options", "ids" of
+# the segments or nil for all. The round is recorded once the file is there.
+class Operations::ReviewSheet < Operation
+  self.default_weight = "interactive"
+  self.exclusive = false
+  self.in_activity = false
+
+  def perform
+    round = subject.review_rounds.build(user: user, reviser: input["reviser"].to_s.strip,
+      options: input["options"], token: SecureRandom.hex(8))
+    round.valid? || raise(ActiveRecord::RecordInvalid, round)
+    round.number = round.next_number
+    writer = ReviewRound::Sheet.new(round, input["ids"], self)
+    round.base = writer.base
+    blob = stored(writer)
+    publish do
+      round.number = round.next_number
+      round.save!
+      round.sheet.attach(blob)
+      result["round_id"] = round.id
+    end
+  end
+
+  def heavy?
+    units = input.dig("options", "as") == "hand-over" && input.dig("options", "memories")
+    subject.segments.count > Operation::ChildProcess::MANY / 3 || (units && units_count > Operation::ChildProcess::MANY)
+  end
+
+  private
+
+  def units_count = MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
+  def small? = subject.segments.count <= Operation::SMALL && input.dig("options", "as") != "hand-over"
+
+  def stored(writer)
+    @blob = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(writer.bytes), filename: writer.name,
+      identify: false)
+  end
+
+  def abandon = result["round_id"] || @blob&.purge
+end

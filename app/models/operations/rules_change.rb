@@ -1,0 +1,13 @@
+# Other segmentation rules for a project: all of its files are segmented anew. before: "rules".
+class Operations::RulesChange < Operation
+  include Operation::Resegments
+
+  self.superseding = true
+
+  def perform = resegment(subject.documents.select(&:ready?))
+
+  def revert
+    subject.update!(rules: before["rules"])
+    perform
+  end
+end

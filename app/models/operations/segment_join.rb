@@ -1,0 +1,3 @@
+# A segment joined with the next one by hand.
+class Operations::SegmentJoin < Operations::SegmentSplit
+end

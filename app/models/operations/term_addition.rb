@@ -1,0 +1,4 @@
+# An entry made.
+class Operations::TermAddition < Operation
+  include Operation::RevertsEntries
+end

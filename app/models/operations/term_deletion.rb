@@ -1,0 +1,13 @@
+# Entries deleted. input: "ids".
+class Operations::TermDeletion < Operation
+  include Operation::RevertsEntries
+
+  self.reverts_when_stopped = true
+
+  def perform
+    in_slices(input["ids"], SLICE, counter: "entries") do |ids|
+      recording { |recorder| subject.entries.there.where(id: ids).each { |record| recorder.delete(record) } }
+    end
+    subject.tell
+  end
+end

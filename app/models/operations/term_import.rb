@@ -1,0 +1,28 @@
+# Entries of a file come into a termbase. input: "way" (of Termbase::Import::WAYS), "roles" of the columns of a
+# table. What one that was cancelled had brought stays until it is undone.
+class Operations::TermImport < Operation
+  include Operation::RevertsEntries
+
+  self.default_weight = "bulk"
+
+  # Files of so many bytes are read while the request waits.
+  AT_ONCE = 300_000
+
+  # bytes, name: of a TBX file or table. Raises Refused for what cannot be read at all.
+  def self.of_file(termbase, bytes, name, by:, way: "id", roles: nil)
+    way = "id" unless Termbase::Import::WAYS.include?(way)
+    start(termbase, by: by, summary: name, files: [{ io: StringIO.new(bytes), filename: name }],
+      input: { "way" => way, "roles" => roles, "bytes" => bytes.bytesize })
+  end
+
+  def perform = Termbase::Import.new(self).run
+
+  def heavy? = undoing? ? entry_versions.count > Operation::ChildProcess::MANY : bytes > Operation::ChildProcess::LARGE
+
+  def shown_result = result.slice("read", "added", "merged", "same", "faults", "count", "kept")
+
+  private
+
+  def bytes = input["bytes"].to_i
+  def small? = undoing? ? super : bytes <= AT_ONCE
+end

@@ -1,0 +1,18 @@
+# A search for term candidates in a project, a memory or files; what it finds waits in the termbase. input:
+# "from" with "project_id", "memory_id" or, with files, neither; "languages": [source tag, target tag].
+class Operations::TermSearch < Operation
+  include Operation::RevertsEntries
+
+  self.exclusive = false
+  self.superseding = true
+
+  def perform = Termbase::Look.new(self).run
+
+  def heavy? = !undoing?
+
+  private
+
+  def small? = undoing?
+  # What was decided about its candidates is not its own.
+  def changed_anything? = candidates.exists?(state: %w[waiting later])
+end

@@ -1,0 +1,17 @@
+# A termbase as a file. input: "as", of Termbase::Export::FORMS; "style" of TBX.
+class Operations::TermbaseExport < Operation
+  self.exclusive = false
+  self.in_activity = false
+
+  def perform
+    export = Termbase::Export.new(subject, style: input["style"].presence)
+    bytes = interruptible { export.bytes(input["as"]) }
+    publish { output.attach(io: StringIO.new(bytes), filename: export.name(input["as"]), identify: false) }
+  end
+
+  def heavy? = subject.entries.count > Operation::ChildProcess::MANY
+
+  private
+
+  def small? = subject.entries.count <= Operation::SMALL
+end

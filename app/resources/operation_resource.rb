@@ -1,0 +1,19 @@
+# Long work or a change, how far it is, what it came to, and what can be done about it.
+class OperationResource < ApplicationResource
+  typelize kind: "OperationKind", state: "OperationState", phase: "string | null", message: "string | null",
+    author: "string | null", subject_type: "string | null", subject_id: "number | null"
+
+  attributes :id, :kind, :subject_type, :subject_id, :summary, :state, :undoing, :phase, :done, :total, :message,
+    :created_at, :finished_at, :undone_at
+  attribute(:author) { |operation| operation.user&.name }
+  typelize result: "OperationResult", seconds_left: "number | null", waiting_for: "WaitingFor | null"
+  attribute(:result, &:shown_result)
+  attribute(:seconds_left, &:seconds_left)
+  attribute(:waiting_for, &:waiting_for)
+  typelize undoable: "boolean", retryable: "boolean", cancellable: "boolean", file: "string | null"
+  attribute(:undoable, &:undoable?)
+  attribute(:retryable, &:retryable?)
+  attribute(:cancellable) { |operation| Operation::UNDER_WAY.include?(operation.state) }
+  # The name of the file that it made.
+  attribute(:file) { |operation| operation.output.filename.to_s if operation.output.attached? }
+end
