@@ -44,8 +44,8 @@ module Demo
     # A report of what a project holds, as it was counted; against: Memories, or nil for its own.
     def count(project, against: nil)
       rows = against&.map { |memory| { "id" => memory.id, "name" => memory.name, "penalty" => 0 } }
-      report = Report.start(project, memories: rows || project.counted_memories, made: "hand")
-      CountReportJob.perform_now(report)
+      report = Report.open_for(project, memories: rows || project.counted_memories, made: "hand")
+      Operations::ReportCount.perform_now(project, by: @user, input: { "report_id" => report.id })
       report.reload
     end
 

@@ -24,13 +24,21 @@ module Demo
 
     def run
       read_myself
-      back = ReviewRound.send_out(@project, reviser: REVISER, by: @user, options: { "terms" => false })
-      back.take_in(corrected(back.sheet.download), back.sheet.filename.to_s)
-      back.decide(back.corrections.order(:id).limit(1), "taken", by: @user)
-      ReviewRound.send_out(@project, reviser: REVISER, by: @user, options: { "terms" => false })
+      back = send_out
+      bytes, name = corrected(back.sheet.download), back.sheet.filename.to_s
+      Operations::ReviewReturn.perform_now(@project, by: @user,
+        files: [{ io: StringIO.new(bytes), filename: name }])
+      back.reload.decide(back.corrections.order(:id).limit(1), "taken", by: @user)
+      send_out
     end
 
     private
+
+    def send_out
+      sent = Operations::ReviewSheet.perform_now(@project, by: @user,
+        input: { "reviser" => REVISER, "options" => { "terms" => false } })
+      ReviewRound.find(sent.result["round_id"])
+    end
 
     # Half read, then closed: what is left is Matteo's.
     def read_myself

@@ -75,7 +75,7 @@ module Demo
         made.public_send(slot).attach(io: File.open(File.join(TEXTS, name)), filename: name, identify: false)
       end
       made.save!
-      made.align
+      Operations::Alignment.perform_now(made, by: @user)
       8.times { |at| made.act("confirm", at, {}) }
     end
 
@@ -319,18 +319,17 @@ module Demo
             position: index + 1,
             name: file,
             byte_size: bytes.bytesize,
-            checksum: Digest::SHA256.hexdigest(bytes),
-            run: "demo"
+            checksum: Digest::SHA256.hexdigest(bytes)
           )
         document.original.attach(io: StringIO.new(bytes), filename: file, identify: false)
         document.save!
-        ReadDocumentJob.perform_now(document, "demo")
+        Operations::FileReading.perform_now(project, by: @user, input: { "document_id" => document.id })
       end
       project.reload.attachments.destroy_all
       project.attachments.create!(memory: @delivered, position: 1, learns: "deliver")
       project.attachments.create!(memory: @life, position: 2, learns: "never", penalty: 5)
       project.reload.begin!
-      CountProjectJob.perform_now(project)
+      Operations::ProjectCount.perform_now(project, by: @user)
       # Counted with the rest, when all is as it should be.
       Report.where(project: project).destroy_all
       project
@@ -409,7 +408,9 @@ module Demo
       Project::Misspellings.new(project).words.each { |word, _| project.learn_word(word, "project") }
       project.update!(due_at: 6.days.ago.change(hour: 15), begun_at: 9.days.ago)
       Segment.where(project: project).update_all(updated_at: 7.days.ago, confirmed_at: 7.days.ago)
-      Delivery.make(project.reload, by: @user).update!(created_at: 6.days.ago.change(hour: 11))
+      delivered = Operations::Delivery.perform_now(project.reload, by: @user,
+        input: { "document_ids" => project.documents.ids })
+      delivered.delivery.update!(created_at: 6.days.ago.change(hour: 11))
     end
     CARD = 24
     CARD_TITLE = "Scheda per l’officina, gamma long-tail".freeze

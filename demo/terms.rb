@@ -19,9 +19,9 @@ module Demo
     # Makes both; projects: those that use them; client: whom the first belongs to.
     def furnish(client, projects)
       own = @user.termbases.create!(name: "Tarnholt, terms", client: client)
-      Termbase::Import.begin(own, File.binread(TEXTS), "terms.tsv", by: @user)
+      Operations::TermImport.of_file(own, File.binread(TEXTS), "terms.tsv", by: @user)
       general = @user.termbases.create!(name: "General, en–it")
-      general.act("add", by: @user, summary: "manual · manuale") do |recorder|
+      general.record_change(Operations::TermAddition, by: @user, summary: "manual · manuale") do |recorder|
         GENERAL.each { |texts| recorder.add(entry(texts)) }
       end
       rows = [own, general].map { |termbase|
@@ -36,8 +36,8 @@ module Demo
 
     # Candidates wait; of two she decided already.
     def look(termbase, project)
-      place = { "project_id" => project.id, "name" => project.name }
-      Termbase::Look.new(Termbase::Look.note(termbase, place, project.counted_languages, by: @user)).run
+      Operations::TermSearch.perform_now(termbase, by: @user, summary: project.name,
+        input: { "from" => { "project_id" => project.id }, "languages" => project.counted_languages })
       { "ride" => "refused", "seat" => "later" }.each do |text, state|
         termbase.candidates.find_by(text: text)&.decide(state)
       end

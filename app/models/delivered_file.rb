@@ -33,8 +33,7 @@ class DeliveredFile < ApplicationRecord
     end
 
     def stored(bytes, name)
-      ActiveStorage::Blob.create_and_upload!(io: StringIO.new(bytes), filename: File.basename(name),
-        identify: false)
+      BytesFirst.store(io: StringIO.new(bytes), filename: File.basename(name))
     end
   end
 

@@ -12,6 +12,6 @@ class AlignmentResource < ApplicationResource
   attribute(:client) { |one| one.client&.name }
   attribute(:counts, &:counts)
   attribute(:gift, &:gift)
-  attribute(:can_undo) { |one| one.edits.exists?(undone: false) }
-  attribute(:can_redo) { |one| one.edits.exists?(undone: true) }
+  attribute(:can_undo) { |one| one.edits.exists?(state: "done") }
+  attribute(:can_redo) { |one| one.edits.exists?(state: "undone") }
 end

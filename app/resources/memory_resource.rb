@@ -1,6 +1,6 @@
 # A memory, its size, and what is being done to it.
 class MemoryResource < ApplicationResource
-  typelize units: "number", projects: "number", busy: "MemoryChange[]"
+  typelize units: "number", projects: "number", busy: "Operation[]"
 
   # Whose it is, and what may be done with it.
   typelize owner: "string | null", right: "'own' | 'write' | 'read'"
@@ -15,10 +15,6 @@ class MemoryResource < ApplicationResource
     memory.attachments.joins(:project).where.not(projects: { begun_at: nil }).count
   end
   attribute(:busy) do |memory|
-    memory
-      .acts
-      .where(state: %w[waiting running undoing])
-      .order(:id)
-      .map { |act| MemoryChangeResource.new(act).to_h }
+    OperationResource.new(memory.operations.where(kind: Operations.listed_kinds).under_way.order(:id).to_a).to_h
   end
 end

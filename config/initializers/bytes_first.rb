@@ -1,6 +1,5 @@
 require "bytes_first"
 
 Rails.application.config.after_initialize do
-  changes = ActiveStorage::Attached::Changes
-  [changes::CreateOne, changes::CreateMany].each { |change| change.prepend(BytesFirst) }
+  [ActiveStorage::Attached::One, ActiveStorage::Attached::Many].each { |kind| kind.prepend(BytesFirst) }
 end

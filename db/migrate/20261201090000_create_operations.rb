@@ -48,6 +48,7 @@ class CreateOperations < ActiveRecord::Migration[7.2]
     %i[alignment_edits project_acts termbase_acts memory_changes].each { |table| drop_table table }
     # Not by Rails, which would make the table anew and, with foreign keys on, delete what names its rows.
     execute "ALTER TABLE projects DROP COLUMN check_run"
+    execute "ALTER TABLE documents DROP COLUMN run"
     # Counts up with each change of its segments, so that of two at once the second one notices.
     add_column :documents, :segmentation_version, :integer, null: false, default: 0
     # Is it to be counted when somebody looks at it next?
@@ -70,11 +71,11 @@ class CreateOperations < ActiveRecord::Migration[7.2]
   def copy_memory_changes
     execute <<~SQL
       INSERT INTO operations (id, kind, subject_type, subject_id, user_id, state, undoing, weight, summary, done,
-        total, input, result, undone_at, created_at, updated_at)
+        total, message, input, result, undone_at, created_at, updated_at)
       SELECT id, #{kinds(MEMORY_KINDS)}, 'Memory', memory_id, user_id,
         CASE WHEN undone_at IS NOT NULL THEN 'undone'
              WHEN state IN ('waiting', 'running', 'undoing') THEN 'queued' ELSE state END,
-        state = 'undoing', 'bulk', summary, done, total, options, facts, undone_at, created_at, updated_at
+        state = 'undoing', 'bulk', summary, done, total, json_extract(facts, '$.message'), options, facts, undone_at, created_at, updated_at
       FROM memory_changes ORDER BY id
     SQL
     rename_files("MemoryChange", 0)
@@ -82,13 +83,13 @@ class CreateOperations < ActiveRecord::Migration[7.2]
 
   def copy_termbase_acts(start)
     execute <<~SQL
-      INSERT INTO operations (id, kind, subject_type, subject_id, user_id, state, weight, summary, input, result,
-        undone_at, created_at, updated_at)
+      INSERT INTO operations (id, kind, subject_type, subject_id, user_id, state, weight, summary, message, input,
+        result, undone_at, created_at, updated_at)
       SELECT id + #{start}, #{kinds(TERMBASE_KINDS)}, 'Termbase', termbase_id, user_id,
         CASE WHEN undone_at IS NOT NULL THEN 'undone'
              WHEN json_extract(facts, '$.state') IN ('reading', 'looking') THEN 'queued'
              WHEN json_extract(facts, '$.state') = 'failed' THEN 'failed' ELSE 'done' END,
-        'bulk', IFNULL(summary, ''), facts, json_set(facts, '$.count', "count"), undone_at, created_at,
+        'bulk', IFNULL(summary, ''), json_extract(facts, '$.message'), facts, json_set(facts, '$.count', "count"), undone_at, created_at,
         updated_at
       FROM termbase_acts ORDER BY id
     SQL
@@ -98,8 +99,8 @@ class CreateOperations < ActiveRecord::Migration[7.2]
   # What was only looked at ahead and never written changed nothing.
   def copy_project_acts(start)
     execute <<~SQL
-      INSERT INTO operations (id, kind, subject_type, subject_id, user_id, state, summary, input, result, before,
-        undone_at, created_at, updated_at)
+      INSERT INTO operations (id, kind, subject_type, subject_id, user_id, state, summary, message, input, result,
+        before, undone_at, created_at, updated_at)
       SELECT id + #{start},
         CASE WHEN kind = 'pretranslation' AND json_extract(facts, '$.state') IN ('looking', 'looked', 'failed')
              THEN 'pretranslation_preview' ELSE #{kinds(PROJECT_KINDS)} END,
@@ -107,7 +108,7 @@ class CreateOperations < ActiveRecord::Migration[7.2]
         CASE WHEN undone_at IS NOT NULL THEN 'undone'
              WHEN json_extract(facts, '$.state') IN ('looking', 'writing') THEN 'cancelled'
              WHEN json_extract(facts, '$.state') = 'failed' THEN 'failed' ELSE 'done' END,
-        name, facts, facts, before, undone_at, created_at, updated_at
+        name, json_extract(facts, '$.message'), facts, facts, before, undone_at, created_at, updated_at
       FROM project_acts ORDER BY id
     SQL
     rename_files("ProjectAct", start)

@@ -9,8 +9,10 @@ import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { keys } from '../shared/queryKeys'
 import type { Alignment } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { finished } from '../operations/follow'
+import { undoOperation } from '../operations/queries'
 import { useOffer } from '../shared/useOffer'
-import { changeAlignment, fileAddress, give, takeGiftBack } from './queries'
+import { changeAlignment, fileAddress, give } from './queries'
 
 export function Giving({ alignment }: { alignment: Alignment }) {
   const { t } = useTranslation()
@@ -58,10 +60,10 @@ function Given({ alignment }: { alignment: Alignment }) {
   const cache = useQueryClient()
   const { gift, memory_id, id } = alignment
   if (!gift) return null
-  const { change, state, added, same, updated, left } = gift
+  const { operation, state, added, same, updated, left } = gift
   const takeBack = () =>
     void act(async () => {
-      await takeGiftBack(change)
+      await finished(await undoOperation(operation))
       await cache.invalidateQueries({ queryKey: keys.alignment(id) })
     })
   return (

@@ -36,7 +36,7 @@ export interface Edited {
 }
 
 const OFTEN = 1200
-const BUSY = ['waiting', 'aligning', 'running']
+const BUSY = ['waiting', 'aligning', 'queued', 'running']
 const isBusy = ({ state, gift }: Alignment) => BUSY.includes(state) || BUSY.includes(gift?.state ?? '')
 
 export const useAlignments = () =>
@@ -79,5 +79,4 @@ export const undo = (id: number) => api.delete<Edited>(`/alignments/${id}/edits`
 export const redo = (id: number) => api.patch<Edited>(`/alignments/${id}/edits`)
 export const give = (id: number, into: { memory_id: number } | { name: string }) =>
   api.post<Alignment>(`/alignments/${id}/gift`, into)
-export const takeGiftBack = (change: number) => api.delete(`/changes/${change}`)
 export const fileAddress = (id: number, as: 'tmx' | 'xlsx') => `/api/alignments/${id}?as=${as}`

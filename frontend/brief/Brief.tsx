@@ -9,7 +9,7 @@ import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { DocumentRow, Project } from '../shared/types'
 import { About } from './About'
 import { Begin } from './Begin'
-import { Done } from './Done'
+import { Activity } from '../operations/Activity'
 import { Extras } from './Extras'
 import { Files } from './Files'
 import { Keeping } from './Keeping'
@@ -92,7 +92,18 @@ export function Brief() {
           {project.kind !== 'template' && <Files {...{ project, attempt, sending, drop }} />}
           <Extras project={project} change={change} />
           {project.kind !== 'template' && <References project={id} />}
-          {project.begun_at && <Done project={id} stamp={query.dataUpdatedAt} attempt={attempt} />}
+          {project.begun_at && (
+            <section className="done">
+              <h2>{t('operations.title')}</h2>
+              <Activity
+                subject="projects"
+                id={id}
+                stamp={query.dataUpdatedAt}
+                attempt={attempt}
+                none={t('operations.none')}
+              />
+            </section>
+          )}
         </section>
         <section className="about">
           <About project={project} change={change} attempt={attempt} />

@@ -7,7 +7,8 @@ import { number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import { BandBar } from '../shared/parts/BandBar'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
-import type { DocumentRow } from '../shared/types'
+import { finished } from '../operations/follow'
+import type { DocumentRow, Operation } from '../shared/types'
 import type { Settle } from './FileRow'
 import { NewVersion, sendVersion, versionReport } from './NewVersion'
 import { Options } from './Options'
@@ -125,7 +126,8 @@ function NewerVersion({ row, send }: { row: DocumentRow; send: (file?: File) => 
 
 function OldVersion({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
   const { t } = useTranslation()
-  const putBack = () => attempt(() => api.delete(`/documents/${row.id}/version`))
+  const putBack = () =>
+    attempt(async () => finished(await api.delete<Operation>(`/documents/${row.id}/version`)))
   return (
     <>
       {' · '}

@@ -1,7 +1,8 @@
 // A file of the brief: as it is read, refused, or ready with its figures and settings.
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
-import type { DocumentRow } from '../shared/types'
+import { finished } from '../operations/follow'
+import type { DocumentRow, Operation } from '../shared/types'
 import { useCutLook } from '../shared/useCutLook'
 import { FileNotTaken } from './FileNotTaken'
 import { FileOnItsWay } from './FileOnItsWay'
@@ -27,7 +28,9 @@ export function FileRow({ row, project, version, fixed, attempt }: Props) {
   const settle: Settle = (settings) =>
     attempt(async () => {
       if (fixed && !(await look({ document_id: row.id, ...settings }))) return
-      await api.patch(`/documents/${row.id}`, settings)
+      const answer = await api.patch<Operation | DocumentRow>(`/documents/${row.id}`, settings)
+      // Once the project has begun the file is segmented anew.
+      if ('kind' in answer) await finished(answer)
     })
   const remove = (
     <button

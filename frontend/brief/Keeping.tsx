@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { App } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { useNavigate } from 'react-router'
+import { ExportLink } from '../operations/ExportLink'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
 import type { Project, Template } from '../shared/types'
@@ -43,14 +44,13 @@ export function Keeping({ project, attempt }: { project: Project; attempt: Attem
         </button>
       )}
       {project.kind !== 'template' && project.begun_at && (
-        <a
+        <ExportLink
           className="plain-link"
-          href={`/api/projects/${project.id}/archive`}
+          address={`/api/projects/${project.id}/archive`}
           title={t('handOver.archiveHint')}
-          download
         >
           {t('handOver.asArchive')}
-        </a>
+        </ExportLink>
       )}
     </p>
   )

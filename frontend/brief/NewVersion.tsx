@@ -3,7 +3,8 @@ import { Button } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { number } from '../shared/i18n'
-import type { DocumentRow } from '../shared/types'
+import { finished } from '../operations/follow'
+import type { DocumentRow, Operation } from '../shared/types'
 import type { Attempt } from './useChanges'
 
 export function sendVersion(document: number, file: File): Promise<unknown> {
@@ -60,7 +61,9 @@ export function NewVersion({ row, attempt }: { row: DocumentRow; attempt: Attemp
         <Button
           type="primary"
           size="small"
-          onClick={() => attempt(() => api.patch(`/documents/${row.id}/version`))}
+          onClick={() =>
+            attempt(async () => finished(await api.patch<Operation>(`/documents/${row.id}/version`)))
+          }
         >
           {t('version.take')}
         </Button>

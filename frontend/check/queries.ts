@@ -4,7 +4,8 @@ import { useCallback } from 'react'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { Code, Segment, State } from '../shared/types'
+import { begin } from '../operations/follow'
+import type { Code, Operation, Segment, State } from '../shared/types'
 
 export type Level = 'must-fix' | 'look'
 export type StandPlace = 'here' | 'project' | 'client'
@@ -30,17 +31,13 @@ export interface Finding {
   group: string
   stands: { id: number; reason: string; author: string; created_at: string; place: StandPlace } | null
 }
-// A look at the whole text that is going on.
-export interface Run {
-  done: number
-  total: number
-}
 export interface Findings {
   findings: Finding[]
   checked: number
   left: number
   untranslated: number
-  run: Run | null
+  // The run over the whole text that is under way.
+  run: Operation | null
   profile: 'project' | 'client' | 'default'
   client: string | null
   // Checks of hers that took too long.
@@ -66,24 +63,18 @@ export function useRefreshFindings(project: number) {
   return useCallback(() => cache.invalidateQueries({ queryKey: keys.findings(project) }), [cache, project])
 }
 
-interface Done {
-  act: number
-  changed: number
-}
 export type Unify = 'here' | 'there' | 'everywhere'
 
 export const putRight = (project: number, wanted: string[]) =>
-  api.patch<Done>(`/projects/${project}/findings`, { keys: wanted })
+  api.patch<Operation>(`/projects/${project}/findings`, { keys: wanted })
 export const unify = (project: number, key: string, way: Unify) =>
-  api.post<Done>(`/projects/${project}/unifications`, { key, way })
-export const takeBack = (project: number, act: number) => api.delete(`/projects/${project}/acts/${act}`)
+  begin(`/projects/${project}/unifications`, { key, way })
 
 export const letStand = (project: number, fields: { key: string; place: StandPlace; reason: string }) =>
   api.post<{ id: number }>(`/projects/${project}/let_stands`, fields)
 export const standNoMore = (id: number) => api.delete(`/let_stands/${id}`)
 
-export const lookAtAll = (project: number) => api.post(`/projects/${project}/check_run`)
-export const stopLooking = (project: number) => api.delete(`/projects/${project}/check_run`)
+export const checkAll = (project: number) => begin(`/projects/${project}/check_run`)
 
 export const reportFile = (project: number) => `/api/projects/${project}/check_report`
 

@@ -1,5 +1,6 @@
 // The memories and terms of the project as files: they belong to the client.
 import { useTranslation } from 'react-i18next'
+import { ExportLink } from '../operations/ExportLink'
 import type { Project } from '../shared/types'
 
 export function ForClient({ project }: { project: Project }) {
@@ -25,9 +26,9 @@ export function ForClient({ project }: { project: Project }) {
         {files.map(({ address, name, form }) => (
           <li key={address} className="for-client">
             <span>{name}</span>
-            <a className="link small" href={address} download>
+            <ExportLink className="link small" address={address}>
               {t('deliver.asFile', { form })}
-            </a>
+            </ExportLink>
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 // Of a project that came as a hand-over: back to whom it came from, in one press.
 import { useTranslation } from 'react-i18next'
+import { ExportLink } from '../operations/ExportLink'
 import type { Project } from '../shared/types'
 
 export function HandBack({ project }: { project: Project }) {
@@ -8,9 +9,7 @@ export function HandBack({ project }: { project: Project }) {
   return (
     <p>
       {t('handOver.came', { from: project.handed_by })}{' '}
-      <a className="link" href={`/api/projects/${project.id}/hand_back`} download>
-        {t('handOver.back')}
-      </a>
+      <ExportLink address={`/api/projects/${project.id}/hand_back`}>{t('handOver.back')}</ExportLink>
     </p>
   )
 }

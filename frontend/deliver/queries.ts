@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
+import { begin } from '../operations/follow'
 import type { Delivery, Difference, Readiness } from '../shared/types'
 import { projectQuery } from '../shared/useProject'
 
@@ -50,4 +51,4 @@ export const useSinceLast = (project: number, stamp: number) =>
   })
 
 export const deliver = (project: number, fields: { document_ids: number[]; message: string }) =>
-  api.post<Delivery>(`/projects/${project}/deliveries`, fields)
+  begin(`/projects/${project}/deliveries`, fields)

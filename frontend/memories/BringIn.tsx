@@ -1,16 +1,22 @@
 // Units brought into a memory from a file: what happens where a source has another target, and for tables
 // which columns they stand in.
-import { Button, Modal, Radio } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Memory, MemoryChange } from '../shared/types'
+import { useQueryClient } from '@tanstack/react-query'
+import { App, Button, Modal, Radio } from 'antd'
+import { finished } from '../operations/follow'
+import { refreshUnderWay } from '../operations/queries'
+import { outcome } from '../operations/words'
+import type { Memory } from '../shared/types'
 import { Columns, TableRows } from './Columns'
-import { bringUnits, lookAtTable, type TableLook } from './queries'
+import { importUnits, lookAtTable, type TableLook } from './queries'
+import { useAct } from '../shared/useAct'
 import type { Attempt } from './useAttempt'
 
 const ACCEPTED = '.tmx,.xlf,.xliff,.csv,.tsv,.xlsx,.ods,.docx,.xml'
 const TABLES = /\.(csv|tsv|tab|txt|xlsx|ods|docx)$/i
 const WAYS = ['both', 'newer'] as const
+const SECONDS = 8
 const WIDTH = { plain: 520, table: 680 }
 
 export interface ColumnChoice {
@@ -22,7 +28,6 @@ const FIRST_TWO: ColumnChoice = { source_column: '1', target_column: '2' }
 interface Props {
   memory: Memory
   attempt: Attempt
-  onBegun?: (change: MemoryChange) => void
 }
 
 // The columns of a table are guessed; where they cannot be read, their numbers are asked for.
@@ -46,8 +51,11 @@ function useChosenFile(memory: number) {
   return { file, choose, columns, setColumns, table, tabular, complete }
 }
 
-export function BringIn({ memory, attempt, onBegun }: Props) {
+export function BringIn({ memory, attempt }: Props) {
   const { t } = useTranslation()
+  const cache = useQueryClient()
+  const { message } = App.useApp()
+  const { act } = useAct()
   const [different, setDifferent] = useState<(typeof WAYS)[number]>('both')
   const { file, choose, columns, setColumns, table, tabular, complete } = useChosenFile(memory.id)
   const leave = () => void choose(null)
@@ -56,8 +64,10 @@ export function BringIn({ memory, attempt, onBegun }: Props) {
     const fields = { file, different, ...(tabular ? { columns: JSON.stringify(columns) } : {}) }
     leave()
     attempt(async () => {
-      const change = await bringUnits(memory.id, fields)
-      onBegun?.(change)
+      const begun = await importUnits(memory.id, fields)
+      void refreshUnderWay(cache)
+      // Its progress shows on the page; what it came to is said wherever the user is by then.
+      void act(async () => void message.info(outcome(await finished(begun), t), SECONDS))
     })
   }
   return (

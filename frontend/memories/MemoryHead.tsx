@@ -4,12 +4,13 @@ import { number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { TextInPlace } from '../shared/parts/TextInPlace'
-import type { Memory, MemoryChange } from '../shared/types'
+import { ExportLink } from '../operations/ExportLink'
+import { OperationProgress } from '../operations/OperationProgress'
+import type { Memory } from '../shared/types'
 import { Keys } from '../remote/Keys'
 import { Sharing } from '../sharing/Sharing'
 import { BringIn } from './BringIn'
 import { changeMemory, useOthersOfPair } from './queries'
-import { Running } from './Running'
 import type { Attempt } from './useAttempt'
 
 const SPLIT_BY = ['client', 'subject']
@@ -20,10 +21,9 @@ interface Props {
   act: (body: Record<string, unknown>) => void
   history: boolean
   onHistory: () => void
-  onBegun: (change: MemoryChange) => void
 }
 
-export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }: Props) {
+export function MemoryHead({ memory, attempt, act, history, onHistory }: Props) {
   const { t } = useTranslation()
   const others = useOthersOfPair(memory).data ?? []
   const own = memory.right === 'own'
@@ -58,10 +58,8 @@ export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }
         )}
       </p>
       <p className="small memory-acts">
-        {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} onBegun={onBegun} />}
-        <a className="link" href={`/api/memories/${memory.id}/exchange`} download>
-          {t('memories.export')}
-        </a>
+        {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
+        <ExportLink address={`/api/memories/${memory.id}/exchange`}>{t('memories.export')}</ExportLink>
         {own && others.length > 0 && (
           <MenuInPlace
             title={t('memories.merge')}
@@ -81,13 +79,13 @@ export function MemoryHead({ memory, attempt, act, history, onHistory, onBegun }
           />
         )}
         <button type="button" className="link" aria-expanded={history} onClick={onHistory}>
-          {t('memories.history')}
+          {t('operations.title')}
         </button>
       </p>
       <Sharing kind="memory" item={memory} />
       {own && <Keys kind="memory" id={memory.id} />}
       {memory.busy.map((one) => (
-        <Running key={one.id} change={one} attempt={attempt} />
+        <OperationProgress key={one.id} operation={one} onCancelled={() => attempt(async () => {})} />
       ))}
     </header>
   )

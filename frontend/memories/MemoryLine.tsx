@@ -3,9 +3,10 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { fullDate, number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
+import { ExportLink } from '../operations/ExportLink'
+import { OperationProgress } from '../operations/OperationProgress'
 import type { Memory } from '../shared/types'
 import { BringIn } from './BringIn'
-import { Running } from './Running'
 import type { Attempt } from './useAttempt'
 
 interface Props {
@@ -25,15 +26,19 @@ export function MemoryLine({ memory, attempt, onRemove }: Props) {
           </Link>
         </h2>
         <About memory={memory} />
-        {memory.busy.map((change) => (
-          <Running key={change.id} change={change} attempt={attempt} />
+        {memory.busy.map((operation) => (
+          <OperationProgress
+            key={operation.id}
+            operation={operation}
+            onCancelled={() => attempt(async () => {})}
+          />
         ))}
       </div>
       {!memory.remote && memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
       {!memory.remote && (
-        <a className="link small" href={`/api/memories/${memory.id}/exchange`} download>
+        <ExportLink className="link small" address={`/api/memories/${memory.id}/exchange`}>
           {t('memories.export')}
-        </a>
+        </ExportLink>
       )}
       {memory.right === 'own' && (
         <button

@@ -6,24 +6,17 @@ import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import { FarMemory } from '../remote/FarMemory'
-import type { MemoryChange } from '../shared/types'
+import { Activity } from '../operations/Activity'
+import { finished } from '../operations/follow'
+import { undoOperation } from '../operations/queries'
+import { outcome } from '../operations/words'
+import type { Operation } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
-import { changeText } from './changeText'
 import { Facets } from './Facets'
-import { History } from './History'
 import { MemoryHead } from './MemoryHead'
-import {
-  changeMany,
-  changeMemory,
-  undoChange,
-  useMemory,
-  useRefresh,
-  useUnits,
-  type UnitSearch,
-} from './queries'
+import { changeMany, changeMemory, useMemory, useRefresh, useUnits, type UnitSearch } from './queries'
 import { Units } from './Units'
 import { useAttempt } from './useAttempt'
-import { useOutcomes } from './useOutcomes'
 import './memories.css'
 
 const NOTHING: UnitSearch = { text: '', side: 'both', tidy: '' }
@@ -40,7 +33,6 @@ export function MemoryView() {
   const found = useUnits(memory, id, useDeferredValue(search))
   const refresh = useRefresh(id, query.refetch)
   const attempt = useAttempt(refresh)
-  const outcomes = useOutcomes(id, memory?.busy, query.dataUpdatedAt)
   if (!memory)
     return (
       <Frame>
@@ -63,35 +55,40 @@ export function MemoryView() {
     setSearch({ ...search, ...fields })
     setChosen(new Set())
   }
-  const done = (change: MemoryChange) =>
-    offer(changeText(change, t), t('memories.undo'), () => attempt(() => undoChange(change)))
+  const done = (operation: Operation) =>
+    offer(outcome(operation, t), t('operations.undo'), () =>
+      attempt(async () => finished(await undoOperation(operation.id))),
+    )
   const act = (body: Record<string, unknown>) =>
     attempt(async () => {
-      const change = await changeMany(id, body)
       setChosen(new Set())
-      done(change)
+      const changing = changeMany(id, body)
+      await query.refetch()
+      done(await changing)
     })
   return (
     <Frame>
       <div className="memory-view">
         <Facets facets={found.facets.data} tidy={found.tidy.data} search={search} onNarrow={narrow} />
         <section className="units" aria-label={memory.name}>
-          <MemoryHead
-            {...{ memory, attempt, act, history }}
-            onHistory={() => setHistory(!history)}
-            onBegun={outcomes.watch}
-          />
+          <MemoryHead {...{ memory, attempt, act, history }} onHistory={() => setHistory(!history)} />
           {history ? (
-            <History memory={memory} attempt={attempt} />
+            <Activity
+              subject="memories"
+              id={id}
+              readOnly={memory.right === 'read'}
+              attempt={attempt}
+              none={t('operations.none')}
+            />
           ) : (
             <Units
               {...{ memory, search, chosen, setChosen, act }}
               found={found.units}
               onNarrow={narrow}
               onShowAll={() => narrow(NOTHING)}
-              onEdited={(change) => {
+              onEdited={(operation) => {
                 void refresh()
-                if (change) done(change)
+                if (operation) done(operation)
               }}
             />
           )}

@@ -3,7 +3,7 @@ import { Button, Input } from 'antd'
 import { useState, type FocusEvent, type KeyboardEvent } from 'react'
 import { useTranslation } from 'react-i18next'
 import { direction } from '../shared/languages'
-import type { Memory, MemoryChange, MemoryUnit } from '../shared/types'
+import type { Memory, MemoryUnit, Operation } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { editUnit } from './queries'
 
@@ -16,14 +16,14 @@ interface Props {
   unit: MemoryUnit
   memory: Memory
   onLeave: () => void
-  onEdited: (change: MemoryChange | null) => void
+  onEdited: (operation: Operation | null) => void
 }
 
 export function UnitForm({ unit, memory, onLeave, onEdited }: Props) {
   const { t } = useTranslation()
   const { act } = useAct()
   const [draft, setDraft] = useState({ source: unit.source, target: unit.target })
-  const keep = () => void act(async () => onEdited((await editUnit(unit.id, draft)).change))
+  const keep = () => void act(async () => onEdited((await editUnit(unit.id, draft)).operation))
   const press = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       event.stopPropagation()

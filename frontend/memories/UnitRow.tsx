@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { fullDate } from '../shared/i18n'
 import { direction } from '../shared/languages'
-import type { Memory, MemoryChange, MemoryUnit } from '../shared/types'
+import type { Memory, MemoryUnit, Operation } from '../shared/types'
 import { Written } from '../shared/Written'
 import { UnitForm } from './UnitForm'
 import { UnitPast } from './UnitPast'
@@ -16,7 +16,7 @@ interface Props {
   twin: boolean
   chosen: boolean
   onChoose: (on: boolean) => void
-  onEdited: (change: MemoryChange | null) => void
+  onEdited: (operation: Operation | null) => void
 }
 
 export function UnitRow({ unit, memory, twin, chosen, onChoose, onEdited }: Props) {
@@ -37,9 +37,9 @@ export function UnitRow({ unit, memory, twin, chosen, onChoose, onEdited }: Prop
             unit={unit}
             memory={memory}
             onLeave={() => setEditing(false)}
-            onEdited={(change) => {
+            onEdited={(operation) => {
               setEditing(false)
-              onEdited(change)
+              onEdited(operation)
             }}
           />
         ) : (

@@ -2,7 +2,7 @@
 import type { useInfiniteQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useTranslation } from 'react-i18next'
-import type { Memory, MemoryChange } from '../shared/types'
+import type { Memory, Operation } from '../shared/types'
 import { ChosenBar } from './ChosenBar'
 import type { FoundUnits, UnitSearch } from './queries'
 import { UnitRow } from './UnitRow'
@@ -21,7 +21,7 @@ interface Props {
   act: (body: Record<string, unknown>) => void
   onNarrow: (fields: Partial<UnitSearch>) => void
   onShowAll: () => void
-  onEdited: (change: MemoryChange | null) => void
+  onEdited: (operation: Operation | null) => void
 }
 
 function withOrWithout(chosen: ReadonlySet<number>, id: number, on: boolean) {

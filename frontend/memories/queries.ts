@@ -2,7 +2,8 @@
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { Memory, MemoryChange, MemoryUnit, UnitVersion } from '../shared/types'
+import { begin, finished } from '../operations/follow'
+import type { Memory, MemoryUnit, Operation, UnitVersion } from '../shared/types'
 
 export const FACETS = ['client', 'subject', 'author', 'project', 'origin'] as const
 export type Facet = (typeof FACETS)[number]
@@ -14,8 +15,6 @@ export interface FoundUnits {
 }
 
 const OFTEN = 700
-const UNDER_WAY = ['waiting', 'running', 'undoing']
-export const isUnderWay = (change: MemoryChange) => UNDER_WAY.includes(change.state)
 
 export const useMemories = () =>
   useQuery({
@@ -66,7 +65,7 @@ export function useRefresh(id: number, refetch: () => Promise<unknown>) {
   return () =>
     Promise.all([
       refetch(),
-      ...[keys.units(id), keys.facets(id), keys.tidy(id), keys.changes(id)].map((queryKey) =>
+      ...[keys.units(id), keys.facets(id), keys.tidy(id), keys.activity('memories', id)].map((queryKey) =>
         cache.invalidateQueries({ queryKey }),
       ),
     ])
@@ -86,14 +85,6 @@ export const useOthersOfPair = (memory?: Memory) =>
     },
   })
 
-export const useChangesOf = (memory: number) =>
-  useQuery({
-    queryKey: keys.changes(memory),
-    queryFn: () => changesOf(memory),
-    refetchOnMount: 'always',
-    refetchInterval: (query) => (query.state.data?.some(isUnderWay) ? OFTEN : false),
-  })
-
 export const useUnitPast = (unit: number) =>
   useQuery({
     queryKey: keys.unit(unit),
@@ -101,13 +92,11 @@ export const useUnitPast = (unit: number) =>
     staleTime: 0,
   })
 
-export const changesOf = (memory: number) => api.get<MemoryChange[]>(`/memories/${memory}/changes`)
-export const changeMany = (memory: number, body: Record<string, unknown>) =>
-  api.post<MemoryChange>(`/memories/${memory}/changes`, body)
-export const undoChange = (change: MemoryChange) => api.delete(`/changes/${change.id}`)
-export const stopChange = (change: MemoryChange) => api.patch(`/changes/${change.id}`, {})
+// Many units at once, or on their way to another memory.
+export const changeMany = async (memory: number, body: Record<string, unknown>) =>
+  finished(await begin(`/memories/${memory}/changes`, body))
 export const editUnit = (unit: number, texts: { source: string; target: string }) =>
-  api.patch<{ change: MemoryChange | null }>(`/units/${unit}`, texts)
+  api.patch<{ operation: Operation | null }>(`/units/${unit}`, texts)
 export const changeMemory = (id: number, fields: Record<string, unknown>) =>
   api.patch(`/memories/${id}`, fields)
 
@@ -124,8 +113,8 @@ const formWith = (fields: Record<string, string | File>) => {
   return form
 }
 
-// A look at a table before it is brought in.
+// A preview of a table before it is imported.
 export const lookAtTable = (memory: number, file: File) =>
   api.post<TableLook>(`/memories/${memory}/table`, formWith({ file }))
-export const bringUnits = (memory: number, fields: Record<string, string | File>) =>
-  api.post<MemoryChange>(`/memories/${memory}/exchange`, formWith(fields))
+export const importUnits = (memory: number, fields: Record<string, string | File>) =>
+  begin(`/memories/${memory}/exchange`, formWith(fields))

@@ -10,7 +10,8 @@ import { ChangeItem } from './ChangeItem'
 import { StrangeThings } from './StrangeThings'
 import { useDeciding } from './useDeciding'
 import { useDecidingByKey } from './useDecidingByKey'
-import { useRound, type RoundPage, type Strange } from './queries'
+import { useRound, type RoundPage } from './queries'
+import type { Strange } from '../shared/types'
 
 interface Props {
   project: Project

@@ -4,7 +4,8 @@ import { fullDate } from '../shared/i18n'
 import { DropFiles } from '../shared/parts/DropFiles'
 import type { Project, ReviewRound } from '../shared/types'
 import { useBringing } from './useBringing'
-import { sheetAddress, type Strange } from './queries'
+import { sheetAddress } from './queries'
+import type { Strange } from '../shared/types'
 
 interface Props {
   project: Project

@@ -11,7 +11,8 @@ import { NewRound } from './NewRound'
 import { Out } from './Out'
 import { Pass } from './pass/Pass'
 import { Rounds } from './Rounds'
-import { useRounds, type Strange } from './queries'
+import { useRounds } from './queries'
+import type { Strange } from '../shared/types'
 import './review.css'
 
 export function Review() {

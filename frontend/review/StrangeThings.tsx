@@ -1,6 +1,6 @@
 // What was not as it went out, in a sentence each.
 import { useTranslation } from 'react-i18next'
-import type { Strange } from './queries'
+import type { Strange } from '../shared/types'
 
 export function StrangeThings({ strange }: { strange: Strange }) {
   const { t } = useTranslation()

@@ -3,7 +3,17 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useCallback } from 'react'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { ChangeKind, Decision, Note, ReviewChange, ReviewRound, Right, Severity } from '../shared/types'
+import { begin, finished } from '../operations/follow'
+import type {
+  ChangeKind,
+  Decision,
+  Note,
+  Operation,
+  ReviewChange,
+  ReviewRound,
+  Right,
+  Severity,
+} from '../shared/types'
 
 export interface Amount {
   words: number
@@ -35,13 +45,6 @@ export interface RoundPage {
   changes: ReviewChange[]
   remarks: Note[]
   amount: Amount
-}
-// What was not as it went out.
-export interface Strange {
-  added: string[]
-  doubled: number[]
-  gone: number[]
-  foreign: number
 }
 export const FORMS = ['inside', 'docx', 'xlsx', 'xliff', 'xliff12', 'tmx', 'hand-over'] as const
 export interface SheetOptions {
@@ -112,20 +115,24 @@ export function useRefreshRounds(project: number) {
   )
 }
 
-export const sendOut = (project: number, options: SheetOptions) =>
-  api.post<ReviewRound>(`/projects/${project}/review_rounds`, options)
+// Answers the number of the round.
+export async function sendOut(project: number, options: SheetOptions): Promise<number> {
+  const made = await api.post<ReviewRound | Operation>(`/projects/${project}/review_rounds`, options)
+  return 'kind' in made ? (await finished(made)).result.round_id! : made.id
+}
 export const sheetAddress = (round: number) => `/api/review_rounds/${round}?as=file`
 export const reportAddress = (round: number) => `/api/review_rounds/${round}?as=report`
 
 export function bringBack(project: number, file: File) {
   const form = new FormData()
   form.append('file', file)
-  return api.post<{ round: ReviewRound; strange: Strange }>(`/projects/${project}/review_sheet`, form)
+  return begin(`/projects/${project}/review_sheet`, form)
 }
 
 export const decide = (round: number, ids: number[], decision: Decision, mended = false) =>
-  api.post(`/review_rounds/${round}/decisions`, { ids, decision, ...(mended ? { mended } : {}) })
+  begin(`/review_rounds/${round}/decisions`, { ids, decision, ...(mended ? { mended } : {}) })
 export const changeRound = (round: number, fields: object) => api.patch(`/review_rounds/${round}`, fields)
 export const closeRound = (round: number) =>
   api.patch<{ reviewed: number }>(`/review_rounds/${round}`, { close: true })
-export const reopenRound = (round: number) => api.patch(`/review_rounds/${round}`, { reopen: true })
+export const reopenRound = (round: number) =>
+  api.patch<Operation>(`/review_rounds/${round}`, { reopen: true })

@@ -1,14 +1,16 @@
-// A sheet that came back, taken in.
+// A returned review sheet, imported.
 import { useAct } from '../shared/useAct'
-import { bringBack, useRefreshRounds, type Strange } from './queries'
+import { finished } from '../operations/follow'
+import type { Strange } from '../shared/types'
+import { bringBack, useRefreshRounds } from './queries'
 
 export function useBringing(project: number, onBack: (id: number, strange: Strange) => void) {
   const { act } = useAct()
   const refresh = useRefreshRounds(project)
   return (files: File[]) =>
     void act(async () => {
-      const { round, strange } = await bringBack(project, files[0])
+      const { result } = await finished(await bringBack(project, files[0]))
       await refresh()
-      onBack(round.id, strange)
+      onBack(result.round_id!, result.strange!)
     })
 }

@@ -1,6 +1,8 @@
 // Changes decided, all taken back, a round closed.
 import { App } from 'antd'
 import { useTranslation } from 'react-i18next'
+import { finished } from '../operations/follow'
+import { undoOperation } from '../operations/queries'
 import type { Decision, ReviewChange } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { useOffer } from '../shared/useOffer'
@@ -21,12 +23,12 @@ export function useDeciding(project: number, round: number) {
   return {
     decide: (changes: ReviewChange[], decision: Decision, mended = false) =>
       then(async () => {
-        await decide(round, ids(changes), decision, mended)
+        const made = await finished(await decide(round, ids(changes), decision, mended))
         if (decision === 'open') return
-        const undo = () => then(() => decide(round, ids(changes), 'open'))
+        const undo = () => then(async () => finished(await undoOperation(made.id)))
         offer(t(`review.said.${decision}`, { count: changes.length }), t('app.undo'), undo)
       }),
-    reopen: () => then(() => reopenRound(round)),
+    reopen: () => then(async () => finished(await reopenRound(round))),
     close: () =>
       then(async () => {
         const { reviewed } = await closeRound(round)

@@ -57,11 +57,11 @@ export function useNewRound({ project, chosen, onMade }: Parts) {
       : forEachName(wanted, names, division.data)
   const make = () =>
     void act(async () => {
-      const made = []
+      const made: number[] = []
       for (const one of all) made.push(await sendOut(project.id, one))
       await refresh()
-      onMade(made[0].id)
-      if (options.as !== 'inside' && made.length === 1) window.location.assign(sheetAddress(made[0].id))
+      onMade(made[0])
+      if (options.as !== 'inside' && made.length === 1) window.location.assign(sheetAddress(made[0]))
     })
   const set = (fields: Partial<SheetOptions>) => setOptions({ ...options, ...fields })
   return {

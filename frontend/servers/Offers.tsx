@@ -35,8 +35,8 @@ function OfferLine({ offer }: { offer: Offer }) {
   const { act, busy } = useAct()
   const open = () =>
     void act(async () => {
-      const { project_id } = await openOffer(offer.id)
-      await go(`/projects/${project_id}/brief`)
+      const project = await openOffer(offer.id)
+      await go(`/projects/${project}/brief`)
     })
   const { name, reference, source_lang, target_lang, due_at, words, files, instructions, server } = offer
   const about = [

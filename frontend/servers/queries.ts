@@ -2,7 +2,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { ClientServer, Offer } from '../shared/types'
+import { finished } from '../operations/follow'
+import type { ClientServer, Offer, Operation } from '../shared/types'
 
 export const useServers = (client: number) =>
   useQuery({
@@ -24,4 +25,6 @@ export const useOffers = () =>
     refetchOnMount: 'always',
     refetchInterval: AGAIN,
   })
-export const openOffer = (id: number) => api.patch<{ project_id: number }>(`/offers/${id}`)
+// Answers the number of the project.
+export const openOffer = async (id: number) =>
+  (await finished(await api.patch<Operation>(`/offers/${id}`))).result.project_id

@@ -2,6 +2,7 @@
 import { useEffect, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, NavLink } from 'react-router'
+import { Tray } from '../operations/Tray'
 import { ItsServer } from '../servers/ItsServer'
 import { Tour } from '../tour/Tour'
 import { KEYS, matches } from './keys'
@@ -45,6 +46,7 @@ export function Frame({ project, words, children }: Props) {
           Glosse<i>ma</i>
         </Link>
         {project ? <Stages project={project} words={words} /> : <Places />}
+        <Tray />
         <YourMenu short={!!project} />
         <button type="button" className="tool" aria-label={t('app.search')} onClick={() => setPalette(true)}>
           <Key keys={KEYS.palette} />

@@ -1,26 +1,52 @@
 // Shapes that no column of the database tells: parts of what the resources answer (named there by
 // `typelize`), and answers that are no record.
-import type { Document, MemoryChange, RemoteSource, ReportLine } from './api-types'
+import type { Document, Operation, RemoteSource, ReportLine } from './api-types'
 import type { Language } from './i18n'
 
-export type { Document, Language, MemoryChange, RemoteSource }
+export type { Document, Language, Operation, RemoteSource }
 
 // What she prefers; unset where it is as it comes.
-// What is told of an act: of a cut its text; of a pretranslation how far it is and what comes from where.
-export interface ProjectActFacts {
+// A kind of operation, as the files in app/models/operations are called.
+export type OperationKind = string
+export type OperationState = 'queued' | 'running' | 'done' | 'failed' | 'cancelled' | 'undone'
+// Another operation on the same subject, another bulk operation of the user's, or what others have under way.
+export interface WaitingFor {
+  reason: 'subject' | 'own' | 'others'
+  kind?: OperationKind
+  count?: number
+}
+// What an operation came to.
+export interface OperationResult {
+  // How many segments, units or entries it changed.
   count?: number
   text?: string
-  state?: 'looking' | 'looked' | 'writing' | 'done' | 'failed'
-  done?: number
-  total?: number
-  written?: number
-  // How many the machine was asked for, of how many.
-  by_machine?: [number, number]
-  threshold?: number
-  // Why the machine gave nothing for some.
-  trouble?: string | null
-  message?: string
+  // Of imports.
+  read?: number
+  added?: number
+  merged?: number
+  same?: number
+  updated?: number
+  skipped?: number
+  faulty?: number
+  faults?: { line: number | null; message: string }[]
+  // Of a search for candidates.
+  found?: number
+  // Of a pre-translation: what would come from where, and why the machine gave nothing for some.
   origins?: Record<MatchOrigin, { segments: number; words: number }>
+  trouble?: string | null
+  // What it made.
+  delivery_id?: number
+  project_id?: number
+  round_id?: number
+  strange?: Strange
+  changed?: number
+}
+// What is not in a returned review sheet as it was sent.
+export interface Strange {
+  added: string[]
+  doubled: number[]
+  gone: number[]
+  foreign: number
 }
 export type MatchOrigin = 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'none'
 export type CandidateState = 'waiting' | 'later' | 'refused' | 'accepted'
@@ -76,32 +102,6 @@ export interface Proposed {
   as_in?: string | null
   as_template?: string | null
 }
-export type MemoryChangeKind = 'import' | 'edit' | 'bulk' | 'delete' | 'merge' | 'split'
-export type WorkState = 'waiting' | 'running' | 'done' | 'cancelled' | 'failed' | 'undoing'
-export interface MemoryChangeFacts {
-  read?: number
-  added?: number
-  same?: number
-  updated?: number
-  skipped?: number
-  faulty?: number
-  faults?: { line: number | null; message: string }[]
-  message?: string
-}
-export type ProjectActKind =
-  | 'rules'
-  | 'settings'
-  | 'split'
-  | 'join'
-  | 'version'
-  | 'put-back'
-  | 'file-in'
-  | 'file-out'
-  | 'pretranslation'
-  | 'replacement'
-  | 'fixes'
-  | 'unified'
-
 export type State = 'untouched' | 'draft' | 'translated' | 'reviewed' | 'final'
 
 export interface Code {
@@ -379,7 +379,7 @@ export interface Spot {
 }
 // What became of pairs that were put into a memory.
 export interface Gift {
-  change: number
+  operation: number
   state: string
   added: number
   same: number
@@ -558,19 +558,6 @@ export interface TermFacets {
   subjects: Record<string, number>
   statuses: Record<string, number>
   looks: Record<string, number>
-}
-export type TermbaseActKind = 'add' | 'edit' | 'delete' | 'import' | 'look'
-export interface TermImportFacts {
-  added?: number
-  merged?: number
-  same?: number
-  faults?: { line: number; message: string }[]
-  read?: number
-  share?: number
-  // Of a look for candidates and of an import.
-  state?: 'looking' | 'reading' | 'done' | 'failed'
-  found?: number
-  message?: string
 }
 export interface AttachedTermbase {
   termbase_id: number

@@ -2,6 +2,7 @@
 // it fails.
 import { App } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { OperationCancelled } from '../operations/follow'
 
 export type Act = <T>(work: () => Promise<T>) => Promise<T | undefined>
 
@@ -20,6 +21,8 @@ export function useAct() {
     try {
       return await work()
     } catch (error) {
+      // Whoever cancelled it knows.
+      if (error instanceof OperationCancelled) return undefined
       void latest.current.error((error as Error).message, SECONDS)
       return undefined
     } finally {

@@ -1,31 +1,20 @@
 // Terms brought into a termbase from a file: how they meet what is there, and what the columns of a table
 // hold.
+import { useQueryClient } from '@tanstack/react-query'
 import { App, Button, Modal, Radio } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { TermbaseAct, TermbasePage } from '../shared/types'
-import { number } from '../shared/i18n'
-import { useOffer } from '../shared/useOffer'
-import { anAct, bringTerms, lookAtTerms, undoAct, type TermTable } from './queries'
+import { finished } from '../operations/follow'
+import { refreshUnderWay } from '../operations/queries'
+import { outcome } from '../operations/words'
+import type { TermbasePage } from '../shared/types'
+import { importTerms, lookAtTerms, type TermTable } from './queries'
 import { Roles } from './Roles'
 
 const ACCEPTED = '.tbx,.xml,.csv,.tsv,.xlsx,.ods'
 const WAYS = ['id', 'term', 'add'] as const
 
-const PROGRESS = 'bring-terms'
-// How often is asked how far it is, in ms.
-const OFTEN = 800
-
-// A large file is taken in afterwards; meanwhile it is shown how far it is.
-async function whenDone(begun: TermbaseAct, show: (act: TermbaseAct) => void): Promise<TermbaseAct> {
-  let act = begun
-  while (act.facts.state === 'reading' && !act.undone_at) {
-    show(act)
-    await new Promise((done) => window.setTimeout(done, OFTEN))
-    act = await anAct(act.id)
-  }
-  return act
-}
+const SECONDS = 8
 
 interface Props {
   termbase: TermbasePage
@@ -35,7 +24,7 @@ interface Props {
 export function BringTerms({ termbase, attempt }: Props) {
   const { t } = useTranslation()
   const { message } = App.useApp()
-  const offer = useOffer(PROGRESS)
+  const cache = useQueryClient()
   const [file, setFile] = useState<File | null>(null)
   const [table, setTable] = useState<TermTable | null>(null)
   const [roles, setRoles] = useState<(string | null)[]>([])
@@ -47,37 +36,17 @@ export function BringTerms({ termbase, attempt }: Props) {
       setRoles((look.columns ?? []).map((column) => column.role))
       setFile(chosen)
     })
-  const show = (act: TermbaseAct) => {
-    const left = Math.round((act.facts.share ?? 0) * 100)
-    const stop = () => void attempt(() => undoAct(act.id))
-    offer(
-      t('termbases.bringing', {
-        name: act.summary,
-        share: left,
-        count: act.facts.read ?? 0,
-        entries: number(act.facts.read ?? 0),
-      }),
-      t('termbases.stop'),
-      stop,
-    )
-  }
   const bring = () => {
     if (!file) return
     const fields = { file, way, ...(table?.columns ? { roles: JSON.stringify(roles) } : {}) }
     setFile(null)
     attempt(async () => {
-      const act = await whenDone(await bringTerms(termbase.id, fields), show)
-      message.destroy(PROGRESS)
-      if (act.undone_at) return
-      if (act.facts.state === 'failed') throw new Error(act.facts.message)
-      const faults = act.facts.faults?.length ?? 0
-      const { added = 0, merged = 0, same = 0 } = act.facts
-      const told = t('termbases.brought', {
-        added: number(added),
-        merged: number(merged),
-        same: number(same),
-      })
-      void message.info(faults ? `${told} ${t('termbases.faults', { count: faults })}` : told, 8)
+      const begun = await importTerms(termbase.id, fields)
+      void refreshUnderWay(cache)
+      const over = await finished(begun)
+      const faults = over.result.faults?.length ?? 0
+      const told = outcome(over, t)
+      void message.info(faults ? `${told} ${t('operations.faults', { count: faults })}` : told, SECONDS)
     })
   }
   return (

@@ -9,6 +9,7 @@ import type { TermbasePage } from '../shared/types'
 import { Keys } from '../remote/Keys'
 import { Sharing } from '../sharing/Sharing'
 import { BringTerms } from './BringTerms'
+import { ExportLink } from '../operations/ExportLink'
 import { termsAddress } from './queries'
 
 const FORMS = ['tbx', 'csv', 'xlsx'] as const
@@ -47,9 +48,9 @@ export function TermbaseHead({ termbase, attempt, part }: Props) {
         <span>
           {t('termbases.takeOut')}{' '}
           {FORMS.map((form) => (
-            <a key={form} className="plain-link form" href={termsAddress(termbase.id, form)} download>
+            <ExportLink key={form} className="plain-link form" address={termsAddress(termbase.id, form)}>
               {form.toUpperCase()}
-            </a>
+            </ExportLink>
           ))}
         </span>
       </p>

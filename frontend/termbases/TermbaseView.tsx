@@ -9,10 +9,12 @@ import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
 import { useAct } from '../shared/useAct'
 import { useOffer } from '../shared/useOffer'
-import { Acts } from './Acts'
+import { Activity } from '../operations/Activity'
+import { finished } from '../operations/follow'
+import { undoOperation } from '../operations/queries'
 import { Candidates } from './candidates/Candidates'
 import { Entries } from './Entries'
-import { deleteEntries, undoAct, useEntries, useRefresh, useTermbase, type TermSearch } from './queries'
+import { deleteEntries, useEntries, useRefresh, useTermbase, type TermSearch } from './queries'
 import { TermbaseHead } from './TermbaseHead'
 import { TermFacetLists } from './TermFacetLists'
 import './termbases.css'
@@ -57,7 +59,7 @@ export function TermbaseView() {
     attempt(async () => {
       const done = await deleteEntries(id, ids)
       offer(t('termbases.deleted', { count: ids.length }), t('termbases.undo'), () =>
-        attempt(() => undoAct(done.id)),
+        attempt(async () => finished(await undoOperation(done.id))),
       )
     })
   return (
@@ -70,7 +72,16 @@ export function TermbaseView() {
         )}
         <section aria-label={termbase.name}>
           <TermbaseHead {...{ termbase, attempt, part }} />
-          {part === 'done' && <Acts termbase={id} attempt={attempt} />}
+          {part === 'done' && (
+            <Activity
+              subject="termbases"
+              id={id}
+              stamp={query.dataUpdatedAt}
+              readOnly={termbase.right === 'read'}
+              attempt={attempt}
+              none={t('operations.none')}
+            />
+          )}
           {part === 'candidates' && <Candidates termbase={termbase} />}
           {part === 'entries' && (
             <Entries

@@ -2,7 +2,8 @@
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
-import type { TermbaseAct, TermbasePage, TermEntry, TermSection, TermVersion } from '../shared/types'
+import { begin, finished } from '../operations/follow'
+import type { TermbasePage, TermEntry, TermSection, TermVersion } from '../shared/types'
 
 export interface TermSearch {
   text: string
@@ -43,21 +44,18 @@ export const useEntries = (id: number, search: TermSearch) =>
     },
   })
 
-export const useActs = (id: number) =>
-  useQuery({
-    queryKey: keys.termbaseActs(id),
-    queryFn: () => api.get<TermbaseAct[]>(`/termbases/${id}/acts`),
-    refetchOnMount: 'always',
-  })
-
 // Everything shown of a termbase, asked for anew.
 export function useRefresh(id: number) {
   const cache = useQueryClient()
   return () =>
     Promise.all(
-      [keys.termbase(id), keys.entries(id), keys.termbaseActs(id), keys.allTerms, keys.allEntries].map(
-        (queryKey) => cache.invalidateQueries({ queryKey }),
-      ),
+      [
+        keys.termbase(id),
+        keys.entries(id),
+        keys.activity('termbases', id),
+        keys.allTerms,
+        keys.allEntries,
+      ].map((queryKey) => cache.invalidateQueries({ queryKey })),
     )
 }
 
@@ -71,20 +69,19 @@ export const addEntry = (termbase: number, fields: EntryFields) =>
   api.post<TermEntry>(`/termbases/${termbase}/entries`, fields)
 export const changeEntry = (entry: number, fields: EntryFields) =>
   api.patch<TermEntry>(`/term_entries/${entry}`, fields)
-export const deleteEntries = (termbase: number, ids: number[]) =>
-  api.post<TermbaseAct>(`/termbases/${termbase}/deletion`, { ids })
+export const deleteEntries = async (termbase: number, ids: number[]) =>
+  finished(await begin(`/termbases/${termbase}/deletion`, { ids }))
 const formWith = (fields: Record<string, string | File>) => {
   const form = new FormData()
   Object.entries(fields).forEach(([name, value]) => form.append(name, value))
   return form
 }
-export const editEntries = (termbase: number, fields: Record<string, unknown>) =>
-  api.post<TermbaseAct>(`/termbases/${termbase}/edits`, fields)
+export const editEntries = async (termbase: number, fields: Record<string, unknown>) =>
+  finished(await begin(`/termbases/${termbase}/edits`, fields))
 export const pictureOf = (entry: number) => `/api/term_entries/${entry}/picture`
 export const sendPicture = (entry: number, file: File) =>
   api.patch<TermEntry>(`/term_entries/${entry}/picture`, formWith({ file }))
 export const dropPicture = (entry: number) => api.delete<TermEntry>(`/term_entries/${entry}/picture`)
-export const undoAct = (act: number) => api.delete(`/termbase_acts/${act}`)
 
 export interface TermTable {
   tbx?: boolean
@@ -94,8 +91,7 @@ export interface TermTable {
 
 export const lookAtTerms = (termbase: number, file: File) =>
   api.post<TermTable>(`/termbases/${termbase}/table`, formWith({ file }))
-export const bringTerms = (termbase: number, fields: Record<string, string | File>) =>
-  api.post<TermbaseAct>(`/termbases/${termbase}/exchange`, formWith(fields))
-export const anAct = (act: number) => api.get<TermbaseAct>(`/termbase_acts/${act}`)
+export const importTerms = (termbase: number, fields: Record<string, string | File>) =>
+  begin(`/termbases/${termbase}/exchange`, formWith(fields))
 export const termsAddress = (termbase: number, form: string) =>
   `/api/termbases/${termbase}/exchange?as=${form}`

@@ -4,7 +4,7 @@ import { useCallback } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useNavigate } from 'react-router'
 import { api } from '../shared/api'
-import type { Project } from '../shared/types'
+import { begin, finished } from '../operations/follow'
 import { useAct } from '../shared/useAct'
 import { InHandOver, type HandOverLook } from './InHandOver'
 
@@ -28,8 +28,8 @@ export function useReceived() {
         const { look } = await api.post<{ look: HandOverLook }>('/hand_overs', formOf(file))
         const open = () =>
           act(async () => {
-            const project = await api.post<Project>('/hand_overs', formOf(file, true))
-            void go(`/projects/${project.id}/translate`)
+            const opened = await finished(await begin('/hand_overs', formOf(file, true)))
+            void go(`/projects/${opened.result.project_id}/translate`)
           })
         modal.confirm({
           title: t(look.archive ? 'handOver.archive' : 'handOver.from', { from: look.from }),

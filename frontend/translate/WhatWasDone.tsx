@@ -1,7 +1,7 @@
 // What was done: in the text since it was opened, and to the project as a whole; each taken back from here.
 import { Modal } from 'antd'
 import { useTranslation } from 'react-i18next'
-import { Done } from '../brief/Done'
+import { Activity } from '../operations/Activity'
 import { plain } from '../shared/content'
 import type { Segment } from '../shared/types'
 import { useAct } from '../shared/useAct'
@@ -36,7 +36,7 @@ export function WhatWasDone({ store, onTakeBack, onClose }: Props) {
           </li>
         ))}
       </ol>
-      <Done project={store.project} stamp={0} attempt={act} />
+      <Activity subject="projects" id={store.project} attempt={act} />
     </Modal>
   )
 }

@@ -15,7 +15,7 @@ RSpec.describe Backup do
     project = make_project(user, memories: [{ "memory_id" => memory.id, "learns" => "confirm" }])
     project.segments.first.confirm("La {1}portata{/1}, seggiolino compreso.", origin: { "kind" => "typed" },
       by: user)
-    Delivery.make(project, by: user)
+    deliver(project, by: user)
     ActiveRecord::Base.connection.execute("VACUUM INTO '#{live}'")
     SQLite3::Database.new(live).execute("PRAGMA journal_mode = WAL")
     ActiveStorage::Blob.find_each do |blob|

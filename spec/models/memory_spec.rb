@@ -36,7 +36,7 @@ RSpec.describe Memory do
     unit = memory.units.sole
     expect(unit).to have_attributes(target: "Rivolgersi al rivenditore.", origin: "machine")
     expect(unit.versions.map { |version| version.before["target"] }).to eq(["Chiedere al rivenditore."])
-    unit.versions.sole.act.undo
+    unit.versions.sole.operation.undo
     expect(unit.reload).to have_attributes(target: "Chiedere al rivenditore.", origin: "typed")
   end
 
@@ -78,7 +78,7 @@ RSpec.describe Memory do
     confirm(segments[4], "Rivolgersi al rivenditore.")
     segments[0].keep_draft("Bozza", origin: { "kind" => "typed" }, by: user)
     expect(late.units.count).to eq(0)
-    expect(Delivery.make(project, by: user).learned).to eq(1)
+    expect(deliver(project, by: user).learned).to eq(1)
     expect(late.units.pluck(:target)).to eq(["Rivolgersi al rivenditore."])
   end
 
@@ -108,9 +108,17 @@ RSpec.describe Memory do
     expect(unit.edit({ "target" => "Suonare il campanello." }, by: user)).to be_nil
   end
 
+  # Sources that a lookup finds.
+  def found_units(text)
+    query = Glossema::Matching::Query.new(content: Glossema::Content.from_written(text), source_lang: "en-GB",
+      target_lang: "it-IT")
+    Glossema::Matching::Lookup.new([memory.store]).matches(query, threshold: 100).map { |one|
+      one.candidate.source.text
+    }
+  end
+
   it "stops an import that is cancelled, keeps what is in, and goes on when it is begun again" do
     stub_const("Glossema::Exchange::UnitReader::SLICE", 10)
-    stub_const("Memory::Import::TOUCH", -1)
     tmx = +""
     pairs =
       Array.new(100) do |index|
@@ -121,16 +129,22 @@ RSpec.describe Memory do
         )
       end
     Glossema::Exchange::Tmx.write(tmx, pairs, source_lang: "en-GB", target_lang: "it-IT")
-    change = memory.acts.create!(kind: "import", state: "waiting")
-    Memory::Import
-      .new(change) { change.update_columns(state: "cancelled") if change.facts["read"] == 50 }
-      .run(StringIO.new(tmx), "m.tmx")
-    expect(change.reload.state).to eq("cancelled")
-    expect(memory.units.count).to be_between(50, 70)
-    Memory::Import.new(change).run(StringIO.new(tmx), "m.tmx")
-    expect(change.reload.state).to eq("done")
+    import = Operations::UnitImport.create!(subject: memory, input: { "file" => "m.tmx" })
+    allow(import).to receive(:checkpoint).and_wrap_original do |checkpoint|
+      import.cancel if memory.units.count == 50
+      import.instance_variable_set(:@checked_at, nil)
+      checkpoint.call
+    end
+    import.run_with(StringIO.new(tmx))
+    expect(import.reload).to have_attributes(state: "cancelled", active: false)
+    expect(memory.units.count).to eq(50)
+    expect(found_units("Sentence 7.")).to eq(["Sentence 7."])
+    import = Operation.find(import.id)
+    import.update!(state: "queued")
+    import.run_with(StringIO.new(tmx))
+    expect(import.reload).to have_attributes(state: "done", result: include("added" => 100))
     expect(memory.units.distinct.count(:source)).to eq(100)
-    change.undo
+    import.undo
     expect(memory.units.count).to eq(0)
     expect(Memory::Index.new(memory.id).find(%w[sentence 7], 2, 70, 100, 50) & MemoryUnit.ids).to eq([])
   end
@@ -158,12 +172,7 @@ RSpec.describe Memory do
       Tempfile.create("units") do |file|
         file.write(bytes)
         file.flush
-        return (
-          Memory::Import.new(memory.acts.create!(kind: "import", state: "waiting")).run(
-            File.open(file.path, "rb"),
-            name
-          )
-        )
+        return import_now(memory, File.open(file.path, "rb"), name).result
       end
     end
 
@@ -195,7 +204,7 @@ RSpec.describe Memory do
       expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/) do |refused|
         expect(refused.code).to eq("reading-ended")
       end
-      expect([memory.units.count, memory.acts.pluck(:state)]).to eq([0, %w[failed failed]])
+      expect([memory.units.count, memory.operations.pluck(:state)]).to eq([0, %w[failed failed]])
     end
   end
 

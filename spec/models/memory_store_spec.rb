@@ -27,7 +27,7 @@ RSpec.describe Memory::Store do
       source_lang: "en-GB",
       target_lang: "it-IT"
     )
-    Memory::Import.new(memory.acts.create!(kind: "import", state: "waiting")).run(StringIO.new(tmx), "m.tmx")
+    import_now(memory, StringIO.new(tmx))
   end
 
   # Stems, endings and numbers make sentences that are like one another, as those of a manual are; some stand
@@ -171,7 +171,7 @@ RSpec.describe Memory::Store do
         "Sentence #{index} about the #{%w[brake wheel lamp][index % 3]} number #{index}x."
       end
     seen = nil
-    change = memory.acts.create!(kind: "import", state: "waiting")
+    import = Operations::UnitImport.create!(subject: memory, input: { "file" => "m.tmx" })
     tmx = +""
     Glossema::Exchange::Tmx.write(
       tmx,
@@ -179,18 +179,17 @@ RSpec.describe Memory::Store do
       source_lang: "en-GB",
       target_lang: "it-IT"
     )
-    stub_const("Memory::Import::TOUCH", -1)
-    Memory::Import
-      .new(change) do
-        next if seen || change.facts["read"].to_i < 300
+    allow(import).to receive(:checkpoint).and_wrap_original do |checkpoint|
+      checkpoint.call
+      next if seen || memory.units.count < 300
 
-        Memory::Writer.new(memory).add(source: "Learned while it ran.", target: "Imparato.")
-        seen = [
-          lookup(texts[10], [described_class.new(memory)]).size,
-          lookup("Learned while it runs.", [described_class.new(memory)]).size
-        ]
-      end
-      .run(StringIO.new(tmx), "m.tmx")
+      Memory::Writer.new(memory).add(source: "Learned while it ran.", target: "Imparato.")
+      seen = [
+        lookup(texts[10], [described_class.new(memory)]).size,
+        lookup("Learned while it runs.", [described_class.new(memory)]).size
+      ]
+    end
+    import.run_with(StringIO.new(tmx))
     expect(seen.map(&:positive?)).to eq([true, true])
     expect(Memory::Index.select("SELECT whole FROM memory_parts WHERE memory_id = #{memory.id}")).to eq([[1]])
     expect(Memory::Index.select("SELECT COUNT(*) FROM memory_fresh WHERE memory_id = #{memory.id}")).to eq(

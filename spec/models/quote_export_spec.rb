@@ -62,7 +62,7 @@ RSpec.describe Quote::Export do
   it "names counts as GMX-V does, where it has a name" do
     project = make_project(user)
     report = Report.start(project, memories: [], made: "hand")
-    CountReportJob.perform_now(report)
+    count_now(report)
     export = Report::Export.new(report.reload)
     xml = Nokogiri.XML(export.bytes("xml")).remove_namespaces!
     counts = xml.xpath("/metrics/project/count").to_h { |count| [count["type"], count["value"].to_i] }

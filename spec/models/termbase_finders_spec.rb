@@ -10,7 +10,9 @@ RSpec.describe Termbase::Finders do
     Glossema::Terms::Entry.new(sections: [Glossema::Terms::Section.new(lang: "en", terms: terms)])
   end
 
-  def act(kind = "add", &block) = termbase.act(kind, by: user, &block)
+  def act(kind = "addition", &block)
+    termbase.record_change(Operations.const_get("Term#{kind.capitalize}"), by: user, &block)
+  end
 
   it "follows additions, changes, deletions and what is undone" do
     record = nil
@@ -18,7 +20,7 @@ RSpec.describe Termbase::Finders do
     expect(found("a rim, a hub")).to eq(["rim"])
     changed = act("edit") { |recorder| recorder.change(record, entry("hub")) }
     expect(found("a rim, a hub")).to eq(["hub"])
-    deleted = act("delete") { |recorder| recorder.delete(record.reload) }
+    deleted = act("deletion") { |recorder| recorder.delete(record.reload) }
     expect(found("a rim, a hub")).to eq([])
     deleted.undo
     expect(found("a rim, a hub")).to eq(["hub"])
@@ -33,7 +35,8 @@ RSpec.describe Termbase::Finders do
     act { |recorder| record = recorder.add(entry("rim")) }
     earlier = act("edit") { |recorder| recorder.change(record, entry("hub")) }
     act("edit") { |recorder| recorder.change(record.reload, entry("fork")) }
-    expect(earlier.undo).to eq(1)
+    earlier.undo
+    expect(earlier.reload.result["kept"]).to eq(1)
     expect(found("rim, hub, fork")).to eq(["fork"])
   end
 
@@ -50,7 +53,7 @@ RSpec.describe Termbase::Finders do
           recorder.change(one, entry(words.sample(random: random)))
         }
       }
-      else act("delete") { |recorder| alive.sample(1, random: random).each { |one| recorder.delete(one) } }
+      else act("deletion") { |recorder| alive.sample(1, random: random).each { |one| recorder.delete(one) } }
       end
       found("rim")
     end

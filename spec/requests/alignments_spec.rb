@@ -108,7 +108,7 @@ RSpec.describe "Alignments" do
       next_hash: a_kind_of(Integer))
     get "/api/alignments/#{alignment.id}"
     expect(body["alignment"]["gift"]).to include("added" => confirmed, "same" => 0, "state" => "done")
-    perform_enqueued_jobs { delete "/api/changes/#{body["alignment"]["gift"]["change"]}" }
+    undo(body["alignment"]["gift"]["operation"])
     get "/api/alignments/#{alignment.id}"
     expect(body["alignment"]["gift"]).to be_nil
     expect(memory.units.count).to eq(0)

@@ -39,7 +39,7 @@ RSpec.describe "Candidates" do
     )
     expect(found["brake pads"]).to include("count" => 2, "lang" => "en-GB", "target_lang" => "it-IT",
       "examples" => ["Look at the brake pads.", "Clean the brake pads."])
-    expect(body["look"]).to include("summary" => project.name, "count" => found.size)
+    expect(body["search"]).to include("summary" => project.name, "result" => { "found" => found.size })
   end
 
   it "are found in a memory and in files" do
@@ -68,7 +68,7 @@ RSpec.describe "Candidates" do
   it "go with the look that found them, but for those decided about" do
     found = look(memory_id: memory.id)
     decide(found["kickstand"], state: "refused")
-    termbase.acts.find_by(kind: "look").undo
+    Operations::TermSearch.find_by(subject: termbase).undo
     expect(waiting).to eq({})
     expect(waiting("refused").keys).to eq(["kickstand"])
   end
@@ -79,10 +79,10 @@ RSpec.describe "Candidates" do
         params: { file: upload("%PDF-1.4 damaged", "a.docx"), source_lang: "en", target_lang: "it" }
     end
     waiting
-    expect(body["look"]["facts"]).to include("state" => "failed", "message" => include("a.docx"))
+    expect(body["search"]).to include("state" => "failed", "message" => include("a.docx"))
     look(file: upload("\n\n", "empty.txt"), source_lang: "en", target_lang: "it")
-    expect(body["look"]["facts"]["message"]).to eq("There is no text in empty.txt to look for terms in.")
-    expect { Termbase::Look.new(TermbaseAct.last).run }.to raise_error(Glossema::Refused) { |error|
+    expect(body["search"]["message"]).to eq("There is no text in empty.txt to look for terms in.")
+    expect { Termbase::Look.new(Operations::TermSearch.last).run }.to raise_error(Glossema::Refused) { |error|
       expect(error.key).to eq("nothing-to-look-at")
     }
     post "/api/termbases/#{termbase.id}/candidates"

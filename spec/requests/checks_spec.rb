@@ -90,9 +90,9 @@ RSpec.describe "Checks" do
   it "put in what is certain, and take it back in one step" do
     patch "/api/projects/#{project.id}/findings", params: { keys: [finding("word-twice")["key"], "none"] },
       as: :json
-    expect(body["changed"]).to eq(1)
+    expect(body["result"]["count"]).to eq(1)
     expect(segments[2].reload).to have_attributes(target: "Lubrificare la catena.", state: "translated")
-    delete "/api/projects/#{project.id}/acts/#{body["act"]}"
+    undo(body["id"])
     expect(segments[2].reload.target).to eq("Lubrificare la la catena.")
   end
 
@@ -102,11 +102,11 @@ RSpec.describe "Checks" do
       before = [segments[1].reload.target, segments[2].reload.target]
       key = findings.find { |row| row["number"] == 2 && row["code"] == "source-two-targets" }["key"]
       post "/api/projects/#{project.id}/unifications", params: { key: key, way: way }, as: :json
-      expect(body["changed"]).to eq(1)
+      expect(finish.result["count"]).to eq(1)
       expect([segments[1].reload.target,
               segments[2].reload.target]).to eq([one || before[0], other || before[1]])
       expect(segments[2]).to have_attributes(state: "translated")
-      delete "/api/projects/#{project.id}/acts/#{body["act"]}"
+      undo(body["id"])
       expect([segments[1].reload.target, segments[2].reload.target]).to eq(before)
     end
   end
@@ -183,7 +183,7 @@ RSpec.describe "Checks" do
     expect(body["items"]["must-fix"]["places"].first).to include("id" => segments[0].id, "number" => 1)
     let_stand("number-missing", reason: "as printed")
     post "/api/projects/#{project.id}/deliveries"
-    expect(body["checks"]).to eq({ "must-fix" => 0, "look" => 3, "stands" => 1, "left" => 0,
+    expect(finish.delivery.checks).to eq({ "must-fix" => 0, "look" => 3, "stands" => 1, "left" => 0,
                                    "profile" => "default" })
   end
 
@@ -200,19 +200,23 @@ RSpec.describe "Checks" do
       expect(body).to include("left" => 0, "checked" => 3, "run" => nil)
     end
 
-    it "stop where they are cancelled, begin once, and begin again after a silence" do
+    it "stop where they are cancelled, and are begun once" do
       run(:post)
-      token = project.reload.check_run["token"]
+      first = body["id"]
       run(:post)
-      expect(project.reload.check_run["token"]).to eq(token)
-      travel 1.minute do
-        run(:post)
-        expect(project.reload.check_run["token"]).not_to eq(token)
-      end
-      run(:delete)
+      expect(body["id"]).to eq(first)
+      patch "/api/operations/#{first}", params: { state: "cancelled" }, as: :json
+      run(:post)
+      expect(body["id"]).not_to eq(first)
       stub_const("Project::Looking::BATCH", 1)
-      perform_enqueued_jobs
-      expect(project.reload.check_run).to be_nil
+      stub_const("Operation::Execution::EVERY", 0)
+      allow(Project::Looking).to receive(:new).and_wrap_original do |original, *arguments|
+        original.call(*arguments).tap do |looking|
+          allow(looking).to receive(:keep).and_wrap_original { |keep, rows| keep.call(rows) && Operation.last.cancel }
+        end
+      end
+      travel(1.second) { perform_enqueued_jobs }
+      expect(Operation.last).to have_attributes(state: "cancelled", active: false)
       expect(CheckedSegment.count).to be < 3
     end
   end
@@ -239,7 +243,7 @@ RSpec.describe "Checks" do
       params: body["rivals"].first.slice("segment_id", "unit_id"), as: :json
     first = other.segments.order(:position).first
     expect(first).to have_attributes(target: "Verificare la gomma.", state: "translated")
-    delete "/api/projects/#{other.id}/acts/#{body["act"]}"
+    undo(body["id"])
     expect(first.reload.target).to eq(texts.first)
   end
 

@@ -20,8 +20,10 @@ RSpec.describe "A client’s server", :stand_in do
 
   def open_first
     add
-    perform_enqueued_jobs { patch "/api/offers/#{offers.first["id"]}", as: :json }
-    user.projects.find(body["project_id"])
+    patch "/api/offers/#{offers.first["id"]}", as: :json
+    opened = finish.result["project_id"]
+    perform_enqueued_jobs
+    user.projects.find(opened)
   end
 
   def confirm(segment, target)
@@ -59,7 +61,7 @@ RSpec.describe "A client’s server", :stand_in do
     expect(project.attached_termbases.map { |one| one.termbase.remote.facts["size"] }).to eq([6])
     expect(offers.map { |one| one["reference"] }).to eq(["HL-311"])
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-310").id}", as: :json
-    expect(body["error"]["code"]).to eq("server-opened")
+    expect(finish).to have_attributes(state: "failed", message: include("open already"))
   end
 
   it "gets what is confirmed, and the delivery straight with a receipt: once, though the network went" do
@@ -73,6 +75,7 @@ RSpec.describe "A client’s server", :stand_in do
     expect(found.map { |unit| unit["author"] }).to eq([user.name])
     tell_server("behaviour", fail: 503)
     post "/api/projects/#{project.id}/deliveries", as: :json
+    finish
     Sending.go
     get "/api/projects/#{project.id}/deliveries"
     expect(body.first["sending"]).to include("state" => "waiting", "trouble" => include("503"))
@@ -102,17 +105,18 @@ RSpec.describe "A client’s server", :stand_in do
     get "/api/projects/#{project.id}"
     expect(body["server"]).to include("state" => "withdrawn", "said" => include("took this project back"))
     post "/api/projects/#{project.id}/deliveries", as: :json
-    expect(response).to have_http_status(:created)
+    expect(finish.state).to eq("done")
     expect([Sending.count, delivered]).to eq([0, []])
     tell_server("withdraw", project: "hl-311", reason: "Not needed.")
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-311").id}", as: :json
-    expect(body["error"]).to include("code" => "server-withdrawn", "message" => include("Not needed."))
+    expect(finish).to have_attributes(state: "failed", message: include("Not needed."))
   end
 
   it "is told of a project that was taken back only when it is delivered there" do
     project = open_first
     project.begin!
     post "/api/projects/#{project.id}/deliveries", as: :json
+    finish
     tell_server("withdraw", project: "hl-310")
     Sending.go
     expect(Sending.first).to have_attributes(state: "refused", trouble: include("took this project back"))
@@ -131,7 +135,7 @@ RSpec.describe "A client’s server", :stand_in do
     expect(body["offers"].size).to eq(2)
     expect(body["troubles"].first).to include("status 500")
     patch "/api/offers/#{body["offers"].first["id"]}", as: :json
-    expect(body["error"]["code"]).to eq("remote-failed")
+    expect(finish).to have_attributes(state: "failed", message: include("status 500"))
     expect(user.projects.count).to eq(0)
   end
 end

@@ -57,7 +57,7 @@ RSpec.describe "Completion" do
         Glossema::Terms::Section.new(lang: lang, terms: [Glossema::Terms::Term.new(text: text)])
       end
     )
-    termbase.act("add", by: user) { |recorder| recorder.add(entry) }
+    termbase.record_change(Operations::TermAddition, by: user) { |recorder| recorder.add(entry) }
     expect(outlook(segments[0]).things.map { |thing| thing.first(2) }).to include(["ruota dietro", "term"])
     expect(outlook(segments[2]).things.map { |thing| thing.first(2) }).to include(["1.250 m", "carried"],
       %w[Wren source])

@@ -75,7 +75,7 @@ RSpec.describe "Clients, counts and quotes" do
       patch "/api/clients/#{made["id"]}", params: { keep_from: project.id }, as: :json
       expect(body).to include("subjects" => %w[Bicycles Kilns], "file_pattern" => "{target}-{name}")
       expect(body["memories"].map { |row| row.values_at("memory_id", "penalty") }).to eq([[memory.id, 0]])
-      expect(Delivery.make(project, by: user).files.map(&:name)).to eq(["it-IT-manual.docx"])
+      expect(deliver(project, by: user).files.map(&:name)).to eq(["it-IT-manual.docx"])
     end
 
     it "has a logo that is a picture, and can be brought back when it was put away" do
@@ -292,7 +292,7 @@ RSpec.describe "Clients, counts and quotes" do
     fields = { user: user, name: "x", made: "quick", source_lang: "en", mark: "x" }
     gone.reports.create!(**fields, kept: false)
     kept.reports.create!(**fields, kept: true)
-    PurgePutAwayJob.perform_now
+    Operations::Purge.perform_now(nil, by: nil)
     expect(Project.where(kind: "quick")).to eq([kept])
     expect(Report.pluck(:project_id)).to eq([kept.id])
   end

@@ -205,6 +205,7 @@ RSpec.describe "Cutting" do
 
     history = document.segments.find_by(source: "Then go.").versions.count
     patch "/api/documents/#{pending.id}/version"
+    finish
     expect(project.reload.documents.map(&:name)).to eq(["leaflet-2.txt"])
     now = project.segments.order(:position)
     expect(now.map { |segment| [segment.source, segment.target, segment.state] }).to eq(
@@ -312,7 +313,7 @@ RSpec.describe "Cutting" do
       "target" => "Porta un grembiule."
     )
     document.segments.first.confirm("Tornio per principianti", origin: { "kind" => "typed" }, by: user)
-    delivery = Delivery.make(project, by: user)
+    delivery = deliver(project, by: user)
     written = delivery.files.first.content.download.force_encoding("UTF-8")
     expect(delivery.files.first.proof["identical"]).to be(true)
     expect(written).to include("<target state=\"translated\">Tornio per principianti</target>").and include(

@@ -15,17 +15,21 @@ RSpec.describe "Deliveries" do
   end
 
   def add_file(project, text, name)
-    document = project.documents.new(position: 2, name: name, byte_size: text.bytesize, run: "spec")
+    document = project.documents.new(position: 2, name: name, byte_size: text.bytesize)
     document.original.attach(io: StringIO.new(text), filename: name, identify: false)
     document.save!
-    ReadDocumentJob.perform_now(document, "spec")
+    read_now(document)
   end
 
   def write(segment, text) = segment.reload.confirm(text, origin: { "kind" => "typed" }, by: user)
 
   def deliver(**fields)
     post "/api/projects/#{project.id}/deliveries", params: fields, as: :json
-    body
+    made = outcome
+    return made if made.key?("error")
+
+    get "/api/projects/#{project.id}/deliveries"
+    body.find { |one| one["id"] == made["delivery_id"] }
   end
 
   def since
@@ -98,16 +102,13 @@ RSpec.describe "Deliveries" do
 
   it "calls files and folders by the pattern, and counts their versions" do
     project.update!(file_pattern: "{target}/{date}/{name} v{version}")
-    names = Array.new(2) do
-      post "/api/projects/#{project.id}/deliveries", params: {}, as: :json
-      body["files"].first["name"]
-    end
+    names = Array.new(2) { deliver["files"].first["name"] }
     day = Time.zone.today.iso8601
     base = File.basename(project.documents.first.name, ".*")
     expect(names.map { |name| name.sub(/\.\w+\z/, "") }).to eq(
       ["it-IT/#{day}/#{base} v1", "it-IT/#{day}/#{base} v2"]
     )
-    get "/api/deliveries/#{body["id"]}"
+    get "/api/deliveries/#{project.deliveries.last.id}"
     entries = Zip::File.open_buffer(StringIO.new(response.body)).map(&:name)
     expect(entries).to include(names.last)
     get "/api/delivered_files/#{project.deliveries.last.files.first.id}"

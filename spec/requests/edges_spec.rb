@@ -106,7 +106,7 @@ RSpec.describe "The edges" do
   it "removes a project with all that hangs on it when its time is up, and leaves the memories" do
     project = make_project(user)
     project.segments.first.confirm("Fino a {1}80 kg{/1}", origin: {}, by: user)
-    Delivery.make(project, by: user)
+    deliver(project, by: user)
     delete "/api/projects/#{project.id}"
     expect(response).to have_http_status(204)
     get "/api/projects/#{project.id}"
@@ -128,7 +128,7 @@ RSpec.describe "The edges" do
     expect(step.call).to eq("translate")
     project.segments.first.confirm("Controllare i freni.", origin: {}, by: user)
     expect(step.call).to eq("deliver")
-    Delivery.make(project.reload, by: user)
+    deliver(project.reload, by: user)
     expect(step.call).to eq("delivered")
     travel(1.minute) { project.segments.first.confirm("Controllare bene i freni.", origin: {}, by: user) }
     expect(step.call).to eq("deliver")
@@ -154,7 +154,7 @@ RSpec.describe "The edges" do
   it "counts against what was known before the work began, not against the work itself" do
     project = make_project(user, "Check the brakes.\nCheck the brakes.\nRide on.", name: "a.txt")
     project.segments.first.confirm("Controllare i freni.", origin: {}, by: user)
-    CountProjectJob.perform_now(project)
+    Operations::ProjectCount.perform_now(project, by: project.user)
     words =
       project
         .documents
@@ -187,17 +187,17 @@ RSpec.describe "The edges" do
     second.update!(position: 2)
     second.original.attach(io: StringIO.new("Ring the bell."), filename: "a.txt", identify: false)
     second.read_later
-    ReadDocumentJob.perform_now(second, second.run)
+    read_now(second)
     project.segments.each { |row| row.confirm("T", origin: {}, by: user) }
     post "/api/projects/#{project.id}/deliveries", as: :json
-    expect(body["files"].map { |file| file["name"] }).to eq(["a_it-IT.txt", "a_it-IT (2).txt"])
-    expect(body["learned"]).to eq(2)
-    get "/api/deliveries/#{body["id"]}"
+    made = finish.delivery
+    expect([made.files.map(&:name), made.learned]).to eq([["a_it-IT.txt", "a_it-IT (2).txt"], 2])
+    get "/api/deliveries/#{made.id}"
     Zip::File.open_buffer(StringIO.new(response.body)) do |zip|
       expect(zip.entries.map { |entry| entry.get_input_stream.read }).to eq(%w[T T])
     end
     post "/api/projects/#{project.id}/deliveries", as: :json
-    expect(body["learned"]).to eq(0)
+    expect(finish.delivery.learned).to eq(0)
   end
 
   it "say of a file that it is in another language than its project, whichever was read first" do
@@ -207,11 +207,11 @@ RSpec.describe "The edges" do
     files = { "a.txt" => english, "b.txt" => arabic,
               "c.txt" => "#{english} Ride slowly and look to the front." }
     made = files.each_with_index.map do |(name, text), at|
-      document = project.documents.new(position: at + 1, name: name, byte_size: text.bytesize, run: "spec")
+      document = project.documents.new(position: at + 1, name: name, byte_size: text.bytesize)
       document.original.attach(io: StringIO.new(text), filename: name, identify: false)
       document.tap(&:save!)
     end
-    made.values_at(1, 0, 2).each { |document| ReadDocumentJob.perform_now(document, "spec") }
+    made.values_at(1, 0, 2).each { |document| read_now(document) }
     get "/api/projects/#{project.id}"
     expect(body["source_lang"]).to eq("en")
     expect(body["documents"].map { |one| one.values_at("source_lang", "unlike") })

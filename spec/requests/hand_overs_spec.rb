@@ -28,18 +28,19 @@ RSpec.describe "Hand-overs" do
       params: { reviser: "Anneke Vos", as: "hand-over", task: "translate", message: "By Friday, please.",
                 **more },
       as: :json
+    finish
     get "/api/review_rounds/#{round.id}", params: { as: "file" }
     response.body
   end
 
   def bring(bytes, name: "p.zip", **more)
     post "/api/hand_overs", params: { file: upload(bytes, name), **more }
-    body
+    more[:take] ? outcome : body
   end
 
   def back(bytes, name: "back.zip")
     post "/api/projects/#{project.id}/review_sheet", params: { file: upload(bytes, name) }
-    body
+    outcome
   end
 
   it "are looked at, become a project with all that goes along, and come back as changes" do
@@ -51,7 +52,7 @@ RSpec.describe "Hand-overs" do
       "memories" => project.attachments.map { |one| one.memory.name },
       "files" => [{ "name" => "manual.docx", "words" => 7 }])
     expect([colleague.projects.count, Segment.where.not(project: project).count]).to eq([0, 0])
-    perform_enqueued_jobs { bring(package, take: true) }
+    bring(package, take: true)
     own = colleague.projects.first
     expect(own).to have_attributes(name: project.name, subject: "Bicycles", source_lang: "en-GB")
     expect(own.segments.order(:position).pluck(:source, :target)).to eq(
@@ -65,8 +66,7 @@ RSpec.describe "Hand-overs" do
     own.segments.order(:position).zip(texts) do |segment, text|
       segment.confirm(text, origin: { "kind" => "typed" }, by: colleague)
     end
-    get "/api/projects/#{own.id}/hand_back"
-    returned = response.body
+    returned = fetch("/api/projects/#{own.id}/hand_back")
     sign_in(user)
     segments[1].reload.confirm("Ungerla.", origin: { "kind" => "typed" }, by: user)
     expect(back(returned)["strange"]).to include("gone" => [], "added" => [])
@@ -110,7 +110,7 @@ RSpec.describe "Hand-overs" do
         sign_in(user)
         post "/api/projects/#{project.id}/review_rounds",
           params: { reviser: one.name, as: "hand-over", segment_ids: share["segment_ids"] }, as: :json
-        get "/api/review_rounds/#{body["id"]}", params: { as: "file" }
+        get "/api/review_rounds/#{outcome["round_id"]}", params: { as: "file" }
         worked(one, response.body)
       end
       sign_in(user)
@@ -141,8 +141,7 @@ RSpec.describe "Hand-overs" do
       patch "/api/segments/#{other.id}", params: { target: "Altro" }, as: :json
       expect(body["error"]["code"]).to eq("segment-locked")
       mine.each { |one| one.confirm("Testo #{one.position}", origin: { "kind" => "typed" }, by: person) }
-      get "/api/projects/#{own.id}/hand_back"
-      response.body
+      fetch("/api/projects/#{own.id}/hand_back")
     end
 
     it "take only what matches of memories and termbases along" do

@@ -24,7 +24,7 @@ RSpec.describe "Hostile files" do
       return "status #{response.status}" unless response.status == 201
 
       document = Document.find(body.first["id"])
-      ReadDocumentJob.perform_now(document, document.run)
+      read_now(document)
       read(document.reload)
     end
   rescue Timeout::Error
@@ -82,7 +82,7 @@ RSpec.describe "Hostile files" do
       termbase.add_pair({ "en" => "term #{n}", "it" => text }, by: user, anyway: true)
     }
     %w[csv tsv xlsx].each do |form|
-      get "/api/termbases/#{termbase.id}/exchange?as=#{form}"
+      fetch("/api/termbases/#{termbase.id}/exchange", as: form)
       expect(response).to have_http_status(:ok)
       expect(formulas_in(response.body, form)).to eq([]), form
     end

@@ -33,7 +33,7 @@ RSpec.describe "Machine translation", :stand_in do
 
   def look_ahead
     perform_enqueued_jobs do
-      post "/api/projects/#{project.id}/pretranslations", params: { machine: true }, as: :json
+      post "/api/projects/#{project.id}/pretranslation", params: { machine: true }, as: :json
     end
   end
 
@@ -151,15 +151,16 @@ RSpec.describe "Machine translation", :stand_in do
   it "translates ahead below the memories, and goes on without what failed" do
     make
     look_ahead
-    act = ProjectAct.last
-    expect(act.facts["origins"]["machine"]["segments"]).to eq(3)
-    perform_enqueued_jobs { patch "/api/pretranslations/#{act.id}" }
+    preview = Operations::PretranslationPreview.last
+    expect(preview.result["origins"]["machine"]["segments"]).to eq(3)
+    patch "/api/projects/#{project.id}/pretranslation", params: { preview_id: preview.id }, as: :json
+    written = finish
     origins = project.segments.order(:position).map { |one| one.origin["kind"] }
     expect(origins.uniq).to eq(["machine"])
-    ProjectAct.last.undo(by: user)
+    undo(written)
     MachineAnswer.delete_all
     behave(fail: 400)
     look_ahead
-    expect(ProjectAct.last.facts).to include("state" => "looked", "trouble" => include("status 400"))
+    expect(Operation.last).to have_attributes(state: "done", result: include("trouble" => include("status 400")))
   end
 end

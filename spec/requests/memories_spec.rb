@@ -21,7 +21,7 @@ RSpec.describe "Memories" do
     perform_enqueued_jobs do
       post "/api/memories/#{into.id}/exchange", params: { file: upload(bytes, name), **params }
     end
-    into.acts.order(:id).last
+    into.operations.order(:id).last
   end
 
   def found(memory, text)
@@ -38,20 +38,19 @@ RSpec.describe "Memories" do
   end
 
   it "go out as TMX and come in again without doubling, and an import is taken back as one step" do
-    get "/api/memories/#{memory.id}/exchange"
-    tmx = response.body
+    tmx = fetch("/api/memories/#{memory.id}/exchange")
     fresh = user.memories.create!(name: "Copy", source_lang: "en-GB", target_lang: "it-IT")
     expect(import(fresh, tmx, "a.tmx")).to have_attributes(
       state: "done",
-      facts: include("read" => 3, "added" => 3)
+      result: include("read" => 3, "added" => 3)
     )
-    expect(import(fresh, tmx, "a.tmx").facts).to include("added" => 0, "same" => 3)
+    expect(import(fresh, tmx, "a.tmx").result).to include("added" => 0, "same" => 3)
     columns = %w[source target author client created_at]
     expect(fresh.units.pluck(*columns)).to match_array(memory.units.pluck(*columns))
     expect(found(fresh, "Check the strap.")).to eq(["Controllare le cinghie."])
-    delete "/api/changes/#{fresh.acts.first.id}"
+    undo(fresh.operations.order(:id).first)
     expect([fresh.units.count, found(fresh, "Check the straps.")]).to eq([0, []])
-    delete "/api/changes/#{fresh.acts.first.id}"
+    undo(fresh.operations.order(:id).first)
     expect(body.dig("error", "code")).to eq("undone")
   end
 
@@ -63,15 +62,15 @@ RSpec.describe "Memories" do
         "<tu><tuv xml:lang=\"en\"><seg>Three.</seg></tuv><tuv " \
         "xml:lang=\"it\"><seg>Tre.</seg></tuv></tu>\n<tu><tuv"
     change = import(memory, tmx, "b.tmx")
-    expect(change.facts).to include("added" => 2)
-    expect(change.facts["faults"].map { |fault| fault["line"] }).to eq([3, 5, 5])
+    expect(change.result).to include("added" => 2)
+    expect(change.result["faults"].map { |fault| fault["line"] }).to eq([3, 5, 5])
     expect(import(memory, "<html></html>", "c.tmx")).to have_attributes(
       state: "failed",
-      facts: include("message" => /\Ac\.tmx is not a TMX file/)
+      message: /\Ac\.tmx is not a TMX file/
     )
     expect(import(memory, "just text", "d.txt")).to have_attributes(
       state: "failed",
-      facts: include("message" => /d\.txt holds no translations/)
+      message: /d\.txt holds no translations/
     )
     expect(memory.units.count).to eq(5)
     post "/api/memories/#{memory.id}/exchange", params: { file: upload("a;b", "e.csv"), columns: "{first" }
@@ -100,7 +99,7 @@ RSpec.describe "Memories" do
         "straps.</seg></tuv><tuv xml:lang=\"it\"><seg>Verificare le cinghie.</seg></tuv></tu></body></tmx>"
     change = import(memory, newer, "n.tmx", different: "newer")
     expect(memory.units.where(source: "Check the straps.").pluck(:target)).to eq(["Verificare le cinghie."])
-    delete "/api/changes/#{change.id}"
+    undo(change.id)
     expect(memory.units.where(source: "Check the straps.").pluck(:target)).to eq(["Controllare le cinghie."])
   end
 
@@ -113,13 +112,13 @@ RSpec.describe "Memories" do
     before = kept
     unit = memory.units.first
     patch "/api/units/#{unit.id}", params: { target: "Verificare le cinghie." }, as: :json
-    edit = body["change"]["id"]
+    edit = body["operation"]["id"]
     get "/api/units/#{unit.id}"
     expect(body["versions"].map { |version| version["target"] }).to eq(["Controllare le cinghie."])
     expect([units(text: "verificare"), units(text: "controllare")]).to eq([["Check the straps."], []])
     patch "/api/units/#{unit.id}", params: { target: " " }, as: :json
     expect(body.dig("error", "code")).to eq("unit-empty")
-    delete "/api/changes/#{edit}"
+    undo(edit)
     post "/api/memories/#{memory.id}/changes",
       params: {
         kind: "bulk",
@@ -141,7 +140,7 @@ RSpec.describe "Memories" do
       as: :json
     gone = body["id"]
     expect([memory.units.count, units(text: "dealer"), found(memory, "Ask your dealer.")]).to eq([0, [], []])
-    [gone, bulk].each { |change| delete "/api/changes/#{change}" }
+    [gone, bulk].each { |change| undo(change) }
     expect(kept).to eq(before)
     expect([units(text: "dealer"), found(memory, "Ask your dealer.")]).to eq(
       [["Ask your dealer."], ["Rivolgersi al rivenditore."]]
@@ -182,8 +181,8 @@ RSpec.describe "Memories" do
   end
 
   it "move many units in the background, with how far it is; stopped, what is left stays where it was" do
-    stub_const("MemoryChange::MANY", 1)
-    stub_const("MemoryChange::STEP", 10)
+    stub_const("Operation::SMALL", 1)
+    stub_const("Operation::RevertsUnits::SLICE", 10)
     other =
       make_memory(
         user,
@@ -192,21 +191,20 @@ RSpec.describe "Memories" do
       )
     merge = -> do
       post("/api/memories/#{memory.id}/changes", params: { kind: "merge", from: other.id }, as: :json) &&
-        MemoryChange.find(body["id"])
+        Operation.find(body["id"])
     end
     change = merge.call
-    expect([change.state, memory.units.count, other.reload.deleted_at.nil?]).to eq(["waiting", 3, false])
-    patch "/api/changes/#{change.id}"
+    expect([change.state, memory.units.count, other.reload.deleted_at.nil?]).to eq(["queued", 3, false])
+    patch "/api/operations/#{change.id}", params: { state: "cancelled" }, as: :json
     perform_enqueued_jobs
-    expect([change.reload.state, change.left, memory.units.count, other.reload.deleted_at]).to eq(
+    expect([change.reload.state, change.seconds_left, memory.units.count, other.reload.deleted_at]).to eq(
       ["cancelled", nil, 3, nil]
     )
     again = merge.call
-    perform_enqueued_jobs { MemoryChange.resume }
-    expect([again.reload.state, again.facts["added"], memory.units.count]).to eq(["done", 40, 43])
-    delete "/api/changes/#{again.id}"
-    expect([body["state"], memory.units.count]).to eq(["undoing", 43])
-    perform_enqueued_jobs { MemoryChange.resume }
+    perform_enqueued_jobs
+    expect([again.reload.state, again.result["added"], memory.units.count]).to eq(["done", 40, 43])
+    undo(again.id)
+    expect([body["state"], body["undoing"], again.reload.state]).to eq(["queued", true, "undone"])
     expect([memory.units.count, other.reload.units.count, other.deleted_at]).to eq([3, 40, nil])
     post "/api/memories/#{other.id}/changes",
       params: {
@@ -219,7 +217,7 @@ RSpec.describe "Memories" do
         }
       },
       as: :json
-    bulk = MemoryChange.find(body["id"])
+    bulk = Operation.find(body["id"])
     perform_enqueued_jobs
     expect([bulk.reload.state, bulk.done, other.units.where(subject: "Bells").count]).to eq(["done", 40, 40])
     post "/api/memories/#{other.id}/changes",
@@ -280,9 +278,9 @@ RSpec.describe "Memories" do
     expect(found(user.memories.find_by(name: "Tarnholt, delivered · Pell & Rook"), "Ring the bell.")).to eq(
       ["Suonare il campanello."]
     )
-    MemoryChange.where(kind: "split").order(id: :desc).each { |change| delete "/api/changes/#{change.id}" }
+    Operations::MemorySplit.order(id: :desc).each { |split| undo(split) }
     expect(user.memories.present.pluck(:name)).to eq(["Tarnholt, delivered"])
-    delete "/api/changes/#{merge}"
+    undo(merge)
     expect(
       [memory.units.count, other.reload.units.count, other.deleted_at, found(other, "Ring the bell.")]
     ).to eq([3, 2, nil, ["Suonare il campanello."]])

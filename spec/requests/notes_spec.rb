@@ -71,6 +71,7 @@ RSpec.describe "Notes" do
     end
     newer = Document.find(body["id"])
     patch "/api/documents/#{newer.id}/version"
+    finish
     expect(list.pluck("number", "document_id")).to eq([[3, newer.id]])
     delete "/api/documents/#{newer.id}/version"
     expect(list.pluck("number")).to eq([2])

@@ -88,12 +88,13 @@ RSpec.describe "Nothing is lost", type: :request do
 
       delete "/api/documents/#{project.documents.first.id}"
       expect(project.reload.documents.map(&:name)).to eq(["bell.txt"])
-      get "/api/projects/#{project.id}/acts"
-      expect(body.map { |row| row["kind"] }).to eq(%w[file-out file-in])
-      body.each { |row| delete "/api/projects/#{project.id}/acts/#{row["id"]}" }
+      get "/api/projects/#{project.id}/operations"
+      expect(body.map { |row| row["kind"] }).to eq(%w[file_removal file_addition])
+      list = body
+      list.each { |row| undo(row["id"]) }
       expect(project.reload.documents.map(&:name)).to eq(["manual.docx"])
-      delete "/api/projects/#{project.id}/acts/#{body["id"]}"
-      expect(body["error"]["message"]).to eq("This was taken back already.")
+      undo(list.last["id"])
+      expect(body["error"]["code"]).to eq("undone")
     end
   end
 
@@ -140,8 +141,8 @@ RSpec.describe "Nothing is lost", type: :request do
     it "is taken back later without losing what was done since" do
       cut("paragraph")
       project.reload.segments.order(:position).last.confirm("Caricare il cassone.", origin: {}, by: user)
-      get "/api/projects/#{project.id}/acts"
-      delete "/api/projects/#{project.id}/acts/#{body.first["id"]}"
+      get "/api/projects/#{project.id}/operations"
+      undo(body.first["id"])
       perform_enqueued_jobs
       expect(states.map { |row| row[1] }).to eq(["T0", "T1", "Caricare il cassone."])
     end
@@ -160,9 +161,9 @@ RSpec.describe "Nothing is lost", type: :request do
       row = project.segments.order(:position).last
       post "/api/segments/#{row.id}/cut", params: { at: 5 }, as: :json
       expect(project.reload.segments.count).to eq(4)
-      get "/api/projects/#{project.id}/acts"
-      expect(body.first).to include("kind" => "split", "facts" => { "text" => "Load the box." })
-      delete "/api/projects/#{project.id}/acts/#{body.first["id"]}"
+      get "/api/projects/#{project.id}/operations"
+      expect(body.first).to include("kind" => "segment_split", "result" => { "text" => "Load the box." })
+      undo(body.first["id"])
       expect(states).to eq(before)
     end
 
@@ -184,8 +185,8 @@ RSpec.describe "Nothing is lost", type: :request do
         params: { groups: rules.excepting("en-GB", "brakes.").to_h }, as: :json
       perform_enqueued_jobs
       expect(project.reload.segments.count).to eq(2)
-      get "/api/projects/#{project.id}/acts"
-      delete "/api/projects/#{project.id}/acts/#{body.first["id"]}"
+      get "/api/projects/#{project.id}/operations"
+      undo(body.first["id"])
       perform_enqueued_jobs
       expect(project.reload).to have_attributes(rules: nil)
       expect(states.map { |row| row[1] }).to eq(%w[T0 T1 T2])

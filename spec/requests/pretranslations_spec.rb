@@ -18,46 +18,44 @@ RSpec.describe "Pretranslation" do
 
   before { sign_in(user) }
 
-  def look(**params)
-    perform_enqueued_jobs { post "/api/projects/#{project.id}/pretranslations", params: params, as: :json }
-    get "/api/pretranslations/#{body["id"]}"
-    body
+  def preview(**params)
+    post "/api/projects/#{project.id}/pretranslation", params: params, as: :json
+    finish
   end
 
-  def write(act)
-    perform_enqueued_jobs { patch "/api/pretranslations/#{act["id"]}" }
-    get "/api/pretranslations/#{act["id"]}"
-    body
+  def write(preview)
+    patch "/api/projects/#{project.id}/pretranslation", params: { preview_id: preview.id }, as: :json
+    finish
   end
 
   def told = project.segments.order(:position).map { |one| [one.target, one.state] }
 
   it "looks first, in words by origin, writes drafts, and is taken back in one step" do
-    act = look(threshold: 70)
-    expect(act["facts"]).to include("state" => "looked", "total" => 4)
-    expect(act["facts"]["origins"].transform_values { |one| one["segments"] }).to eq(
+    operation = preview(threshold: 70)
+    expect(operation).to have_attributes(state: "done", total: 4)
+    expect(operation.result["origins"].transform_values { |one| one["segments"] }).to eq(
       "context" => 0, "exact" => 1, "adapted" => 1, "fuzzy" => 1, "machine" => 0, "none" => 1
     )
-    expect(act["facts"]["origins"]["exact"]).to eq("segments" => 1, "words" => 4)
+    expect(operation.result["origins"]["exact"]).to eq("segments" => 1, "words" => 4)
     expect(told.map(&:first)).to eq(["", "", "", "", "Scritto"])
-    expect(write(act)["facts"]).to include("state" => "done", "written" => 3)
+    expect(write(operation)).to have_attributes(state: "done", done: 3)
     expect(told).to eq([["Controllare le pastiglie.", "draft"], ["Andare a 30 km/h.", "draft"],
                         ["Controllare oggi la ruota anteriore.", "draft"], ["", "untouched"],
                         %w[Scritto draft]])
     first, second = project.segments.order(:position).first(2)
     expect(first.origin).to include("kind" => "memory", "score" => 100, "memory" => memory.name)
     second.keep_draft("Andare piano.", origin: { "kind" => "typed" }, by: user)
-    get "/api/projects/#{project.id}/acts"
-    delete "/api/projects/#{project.id}/acts/#{body.first["id"]}"
+    get "/api/projects/#{project.id}/operations"
+    undo(body.first["id"])
     expect(told.map(&:first)).to eq(["", "Andare piano.", "", "", "Scritto"])
   end
 
   it "takes only what is good enough, of some segments, and confirms what she lets it" do
     ids = project.segments.order(:position).first(3).map(&:id)
-    write(look(threshold: 95, segment_ids: ids, confirms: "exact"))
+    write(preview(threshold: 95, segment_ids: ids, confirms: "exact"))
     expect(told.map(&:last)).to eq(%w[translated draft untouched untouched draft])
     expect(Segment.find(ids[0]).confirmed_at).to be_present
-    write(look(threshold: 60, which: "unfinished"))
+    write(preview(threshold: 60, which: "unfinished"))
     expect(told[2]).to eq(["Controllare oggi la ruota anteriore.", "draft"])
     expect(told[4]).to eq(%w[Scritto draft])
   end
@@ -70,14 +68,15 @@ RSpec.describe "Pretranslation" do
     expect(shares.map(&:size)).to eq([2, 1])
   end
 
-  it "leaves no trace of a look that is dropped, and says what cannot be" do
-    act = look
-    delete "/api/pretranslations/#{act["id"]}"
-    expect(project.acts.where(kind: "pretranslation").count).to eq(0)
-    post "/api/projects/#{project.id}/pretranslations", params: { segment_ids: [0] }, as: :json
+  it "leaves no trace of a preview that is cancelled, and says what cannot be" do
+    post "/api/projects/#{project.id}/pretranslation", as: :json
+    patch "/api/operations/#{body["id"]}", params: { state: "cancelled" }, as: :json
+    expect(finish).to have_attributes(state: "cancelled", active: false)
+    expect(Operation.listed.where(subject: project).count).to eq(0)
+    post "/api/projects/#{project.id}/pretranslation", params: { segment_ids: [0] }, as: :json
     expect(body["error"]["code"]).to eq("nothing-to-translate")
-    post "/api/projects/#{project.id}/pretranslations", as: :json
-    patch "/api/pretranslations/#{body["id"]}"
-    expect(body["error"]["code"]).to eq("look-first")
+    post "/api/projects/#{project.id}/pretranslation", as: :json
+    patch "/api/projects/#{project.id}/pretranslation", params: { preview_id: body["id"] }, as: :json
+    expect(body["error"]["code"]).to eq("preview-first")
   end
 end

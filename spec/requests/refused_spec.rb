@@ -45,12 +45,11 @@ RSpec.describe "What the API refuses" do
       spec.post "/api/memories/#{spec.memory.id}/exchange", params: { file: file, columns: "{first" }
     end,
     "file-gone" => lambda do |spec|
-      act = ProjectAct.note(spec.project, spec.user, "file-out", before: { "document_id" => 0 })
-      spec.ask(:delete, "/api/projects/#{spec.project.id}/acts/#{act.id}")
+      removal = Operations::FileRemoval.record(spec.project, by: spec.user, before: { "document_id" => 0 })
+      spec.undo(removal)
     end,
     "busy" => lambda do |spec|
-      act = spec.memory.acts.create!(user: spec.user, kind: "import", state: "running")
-      spec.ask(:delete, "/api/changes/#{act.id}")
+      spec.undo(Operations::UnitImport.create!(subject: spec.memory, user: spec.user, state: "running"))
     end
   }.each do |code, bad|
     it "says #{code} in a sentence" do
@@ -63,12 +62,13 @@ RSpec.describe "What the API refuses" do
 
   it "compares a new version only with text in it and in the format of the old one" do
     {
-      "format-other" => ["One line.", "manual.txt"],
-      "no-text" => [manual_docx([]), "manual.docx"]
-    }.each do |code, (bytes, name)|
+      "One line." => ["manual.txt", /must be in the same\s+format/],
+      manual_docx([]) => ["manual.docx", /text/]
+    }.each do |bytes, (name, message)|
       file = Tempfile.create(name).tap { |io| io.binmode.write(bytes) && io.flush }
       version = document.propose_version(Rack::Test::UploadedFile.new(file.path), name)
-      expect { version.compare }.to raise_error(have_attributes(code: code))
+      perform_enqueued_jobs
+      expect(version.reload).to have_attributes(state: "refused", message: match(message))
     end
   end
 

@@ -93,7 +93,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     source = attach
     project.update!(begun_at: nil)
     project.attach([{ "memory_id" => source.item_id }])
-    perform_enqueued_jobs { CountProjectJob.perform_later(project) }
+    Operations::ProjectCount.perform_now(project, by: project.user)
     expect(project.documents.first.bands.transform_values { |one|
       one["words"]
     }).to include("exact" => 4, "75-84" => 6)

@@ -33,15 +33,15 @@ RSpec.describe "Replacing" do
       [["Controllare la ganascia.", "translated"], ["Pulire la ganascia.", "draft"]]
     )
     segments[1].reload.keep_draft("Pulire.", origin: { "kind" => "typed" }, by: user)
-    get "/api/projects/#{project.id}/acts"
-    delete "/api/projects/#{project.id}/acts/#{body.first["id"]}"
+    get "/api/projects/#{project.id}/operations"
+    undo(body.first["id"])
     expect(told.first(2)).to eq([["Controllare la pastiglia.", "translated"], ["Pulire.", "draft"]])
   end
 
   it "brings back drafts that were written in the same minute" do
     write(find: "pastiglia", with: "ganascia", take: [segments[1].id])
     write(find: "ganascia", with: "x", take: [segments[1].id])
-    project.acts.sort_by(&:id).reverse.each { |act| act.undo(by: user) }
+    project.operations.where(kind: "replacement").sort_by(&:id).reverse.each { |operation| operation.undo(by: user) }
     expect(told[1]).to eq(["Pulire la pastiglia.", "draft"])
   end
 
@@ -60,6 +60,6 @@ RSpec.describe "Replacing" do
     write(find: "(a+)+$", with: "x", regex: true, take: segments.map(&:id))
     expect(body["error"]["message"]).to include("takes too long")
     expect(look(find: "")["error"]["message"]).to eq("Say what to look for.")
-    expect(project.acts.where(kind: "replacement").count).to eq(0)
+    expect(project.operations.where(kind: "replacement").count).to eq(0)
   end
 end

@@ -205,7 +205,7 @@ RSpec.describe "Review inside" do
   it "goes several rounds, each told from the state it began with, or from any earlier one" do
     begin_round
     read(segments[0], "Verificare la catena.")
-    Delivery.make(project, by: user)
+    deliver(project, by: user)
     begin_round
     read(segments[0].reload, "Verificare bene la catena.")
     differing = lambda do |against|

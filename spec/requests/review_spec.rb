@@ -20,7 +20,11 @@ RSpec.describe "Review" do
   def send_out(**more)
     post "/api/projects/#{project.id}/review_rounds", params: { reviser: "Matteo Ferrante", **more },
       as: :json
-    body
+    made = outcome
+    return made if made.key?("error")
+
+    get "/api/review_rounds/#{made["round_id"]}"
+    body["round"]
   end
 
   def sheet
@@ -32,7 +36,7 @@ RSpec.describe "Review" do
 
   def bring(bytes, name: "back.docx", to: project)
     post "/api/projects/#{to.id}/review_sheet", params: { file: upload(bytes, name) }
-    body
+    outcome
   end
 
   def changes
@@ -153,8 +157,7 @@ RSpec.describe "Review" do
     document = Zip::File.open_buffer(StringIO.new(sheet)).read("word/document.xml").force_encoding("UTF-8")
     expect(document).to include("Fermarsi.")
     expect(document).not_to match(/catena|Leggere/)
-    send_out(segment_ids: [0])
-    expect(body["error"]["code"]).to eq("sheet-empty")
+    expect(send_out(segment_ids: [0])["error"]["code"]).to eq("sheet-empty")
   end
 
   it "refuses a sheet of another project, what is none, and one whose changes are being decided" do
@@ -176,7 +179,8 @@ RSpec.describe "Review" do
     it "goes through an outside program as #{form}, and comes back the same way" do
       expect(send_out(as: form)["sheet"]).to end_with(Glossema::Review::Bilingual::FORMS.fetch(form))
       text = sheet.dup.force_encoding("UTF-8")
-      expect(bring(text, name: "back.#{form}")["round"]["state"]).to eq("back")
+      expect(bring(text, name: "back.#{form}")).to include("round_id" => round.id)
+      expect(round.reload.state).to eq("back")
       expect(changes).to eq([])
       bring(text.sub("Controllare", "Verificare").sub("Stop now.", "Halt now."), name: "back.#{form}")
       expect(changes.map { |one| one.values_at("number", "after", "refused") }).to eq([

@@ -71,7 +71,7 @@ RSpec.describe "Termbases" do
     patch "/api/term_entries/#{made["id"]}", params: entry({ "en" => "brake", "it" => "freno" }), as: :json
     get "/api/term_entries/#{made["id"]}/versions"
     before = body.sole
-    expect(before).to include("kind" => "edit", "author" => user.name)
+    expect(before).to include("kind" => "term_edit", "author" => user.name)
     expect(before["sections"].last["terms"].pluck("text")).to eq(%w[freno freni])
   end
 
@@ -82,7 +82,7 @@ RSpec.describe "Termbases" do
     forbidden = { ids: ids, lang: "it", status: "forbidden" }
     post "/api/termbases/#{termbase.id}/edits", params: forbidden, as: :json
     expect(termbase.entries.map { |one| one.entry.in("it").first.terms.first.usable? }).to eq([false, false])
-    termbase.acts.order(:id).last(2).reverse.each(&:undo)
+    termbase.operations.order(:id).last(2).reverse.each(&:undo)
     expect(list(subject: "Old").sort).to eq(%w[hub rim])
     post "/api/termbases/#{termbase.id}/edits", params: { ids: ids, lang: "it", status: "nice" }, as: :json
     expect(body["error"]["code"]).to eq("status-unknown")
@@ -107,9 +107,9 @@ RSpec.describe "Termbases" do
     expect(record.reload.data).to include("definition" => "A part.", "extras" => [{ "xml" => "<ref/>" }])
     post "/api/termbases/#{termbase.id}/deletion", params: { ids: [made["id"]] }, as: :json
     expect(list).to eq([])
-    get "/api/termbases/#{termbase.id}/acts"
-    expect(body.map { |act| act["kind"] }).to eq(%w[delete edit add])
-    body.first(2).each { |act| delete "/api/termbase_acts/#{act["id"]}" }
+    get "/api/termbases/#{termbase.id}/operations"
+    expect(body.map { |act| act["kind"] }).to eq(%w[term_deletion term_edit term_addition])
+    body.first(2).each { |row| undo(row["id"]) }
     expect(list(text: "pastiglia")).to eq(["brake pad"])
   end
 
@@ -184,24 +184,24 @@ RSpec.describe "Termbases" do
     post "/api/termbases/#{termbase.id}/table", params: { file: upload(csv, "t.csv") }
     expect(body["columns"].map { |one| one["role"] }).to eq(%w[id term:en term:it definition])
     2.times { post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(csv, "t.csv") } }
-    expect(body["facts"]).to include("added" => 0, "same" => 2,
+    expect(body["result"]).to include("added" => 0, "same" => 2,
       "faults" => [{ "line" => 4, "message" => "there is no term in this row" }])
     post "/api/termbases/#{termbase.id}/exchange",
       params: { file: upload("en,it\nrim,cerchione\n", "u.csv"), way: "term" }
-    expect(body["facts"]).to include("merged" => 1)
-    get "/api/termbases/#{termbase.id}/exchange", params: { as: "tbx" }
+    expect(body["result"]).to include("merged" => 1)
+    fetch("/api/termbases/#{termbase.id}/exchange", as: "tbx")
     tbx = response.body
     copy = user.termbases.create!(name: "Copy")
     post "/api/termbases/#{copy.id}/exchange", params: { file: upload(tbx, "t.tbx") }
     terms = copy.entries.map { |one| one.entry.terms.map(&:text) }
     expect(terms).to eq([%w[rim cerchio cerchione], %w[hub mozzo]])
     %w[csv tsv xlsx].each do |form|
-      get "/api/termbases/#{termbase.id}/exchange", params: { as: form }
+      fetch("/api/termbases/#{termbase.id}/exchange", as: form)
       other = user.termbases.create!(name: "As #{form}")
       post "/api/termbases/#{other.id}/exchange", params: { file: upload(response.body, "t.#{form}") }
       expect(other.entries.map { |one| one.entry.terms.map(&:text) }).to eq(terms)
     end
-    delete "/api/termbase_acts/#{copy.acts.last.id}"
+    undo(copy.operations.last)
     expect(copy.entries.there.count).to eq(0)
   end
 
@@ -210,21 +210,22 @@ RSpec.describe "Termbases" do
     csv = ->(count) { ["id,en,it", *rows.first(count)].join("\n") }
     # The server went down after some steps: what was read so far is in, the rest is not.
     post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(csv[1500], "large.csv") }
-    expect(body["facts"]).to include("state" => "done", "read" => 1500)
-    act = termbase.acts.last
-    act.files.attach(io: StringIO.new(csv[12_000]), filename: "large.csv")
-    act.files.first.purge
-    act.update!(facts: act.facts.merge("state" => "reading"))
-    BringTermsJob.perform_now(act.reload)
-    get "/api/termbase_acts/#{act.id}"
-    expect(body).to include("count" => 12_000, "facts" => include("state" => "done", "added" => 12_000))
+    expect(body).to include("state" => "done", "result" => include("read" => 1500))
+    import = Operations::TermImport.last
+    import.files.attach(io: StringIO.new(csv[12_000]), filename: "large.csv")
+    import.files.first.purge
+    import.update!(state: "queued", input: import.input.merge("bytes" => 500_000))
+    perform_enqueued_jobs { Operation.wake }
+    get "/api/operations/#{import.id}"
+    expect(body).to include("state" => "done", "result" => include("count" => 12_000, "added" => 12_000))
     expect([termbase.entries.there.count, Term.where(termbase_id: termbase.id).count]).to eq([12_000, 24_000])
-    act.reload.undo
+    stub_const("Operation::ChildProcess::MANY", 100_000)
+    undo(import)
     expect([termbase.entries.there.count, Term.where(termbase_id: termbase.id).count]).to eq([0, 0])
     post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(csv[12_000], "large.csv") }
-    expect(body["facts"]).to include("state" => "reading")
-    TermbaseAct.last.undo
-    BringTermsJob.perform_now(TermbaseAct.last)
+    expect(body).to include("state" => "queued")
+    patch "/api/operations/#{body["id"]}", params: { state: "cancelled" }, as: :json
+    expect(finish.state).to eq("cancelled")
     expect(termbase.entries.there.count).to eq(0)
   end
 
@@ -238,7 +239,7 @@ RSpec.describe "Termbases" do
     tbx = "<tbx type='TBX-Core' style='dca' xml:lang='en' xmlns='urn:iso:std:iso:30042:ed-2'>" \
       "#{header}<text><body>#{entries}</body></text></tbx>"
     post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(tbx, "t.tbx") }
-    expect(body["facts"]["faults"].pluck("message")).to eq(
+    expect(body["result"]["faults"].pluck("message")).to eq(
       ["The id “c1” stands more than once; what it says was joined."]
     )
     expect(termbase.entries.sole.entry.terms.map(&:text)).to eq(["rim", "wheel rim"])
@@ -247,7 +248,7 @@ RSpec.describe "Termbases" do
   it "writes nothing of a file that cannot be read" do
     post "/api/termbases/#{termbase.id}/exchange", params: { file: upload("<html/>", "t.tbx") }
     expect(body["error"]["code"]).to eq("not-tbx")
-    expect([termbase.acts.count, termbase.entries.count]).to eq([0, 0])
+    expect([termbase.operations.count, termbase.entries.count]).to eq([0, 0])
   end
 
   it "is proposed as in the client's earlier work, put away and brought back" do

@@ -142,9 +142,7 @@ RSpec.describe "Subtitles" do
       expect(document.segments.first.target).to eq("Le cose pesanti in basso,")
       written = document.opened.write({})
       expect(written).to eq(cues.sub("00:00:03,800 --> 00:00:05,800", "00:00:03,920 --> 00:00:05,920").b)
-      act = project.acts.first
-      expect(act.kind).to eq("times")
-      act.undo(by: user)
+      Operations::CueTimes.last.undo(by: user)
       perform_enqueued_jobs
       expect(times[1]).to eq("00:00:03,800 → 00:00:05,800")
     end
@@ -153,15 +151,15 @@ RSpec.describe "Subtitles" do
       first, second, = document.segments.to_a
       change(second, start: "3.92")
       change(first, start: "1.2")
-      last, before = project.acts.order(id: :desc).to_a
+      last, before = Operations::CueTimes.order(id: :desc).to_a
       expect { before.undo(by: user) }.to raise_error(Glossema::Refused) { |error|
         expect(error.code).to eq("times-later")
       }
       last.undo(by: user)
       perform_enqueued_jobs
       expect(times.first(2)).to eq(["00:00:01,000 → 00:00:03,700", "00:00:03,920 → 00:00:05,800"])
-      document.reload.note(user, "settings", before: { "by" => "sentence", "options" => {} })
-      project.acts.order(id: :desc).first.undo(by: user)
+      document.reload.note(Operations::FileSettings, user, before: { "by" => "sentence", "options" => {} })
+      Operations::FileSettings.last.undo(by: user)
       expect(document.reload.options["retimed"].size).to eq(1)
       before.reload.undo(by: user)
       expect(document.reload.options).not_to have_key("retimed")

@@ -161,8 +161,9 @@ RSpec.describe "The work" do
         }
       ]
     )
+    Operations::FileReading.last.update!(state: "running", active: true)
     clear_enqueued_jobs
-    perform_enqueued_jobs { Document.resume }
+    perform_enqueued_jobs { Operation.resume }
     expect(document.reload.state).to eq("ready")
     expect(document.segments.pluck(:source)).to eq(
       [
@@ -295,8 +296,10 @@ RSpec.describe "The work" do
       expect(body["items"]["codes"]["places"].first).to include("id" => segments[0].id, "number" => 1)
 
       post "/api/projects/#{project.id}/deliveries", as: :json
-      file = body["files"].first
-      expect(body["learned"]).to eq(2)
+      finish
+      get "/api/projects/#{project.id}/deliveries"
+      file = body.first["files"].first
+      expect(body.first["learned"]).to eq(2)
       expect(file).to include("name" => "manual_it-IT.docx")
       expect(file["proof"]["differences"].map { |row| row["message"] }).to match(
         [a_string_ending_with("{1} missing, {/1} missing.")]

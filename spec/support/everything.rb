@@ -22,7 +22,7 @@ class Everything
 
   private
 
-  def delivery = @delivery ||= Delivery.make(project, by: owner)
+  def delivery = @delivery ||= deliver(project, by: owner)
 
   def of_work
     segment, document = project.segments.first, project.documents.first
@@ -31,10 +31,9 @@ class Everything
       "project_id" => project.id, "document_id" => document.id, "segment_id" => segment.id,
       "projects" => project.id, "documents" => document.id, "segments" => segment.id,
       "deliveries" => delivery.id, "delivery_id" => delivery.id, "delivered_files" => delivery.files.first.id,
-      "put_aways" => away.id, "project_acts" => ProjectAct.note(project, owner, "rules").id,
+      "put_aways" => away.id,
       "notes" => Note.add(segment, "x", by: owner).id,
       "let_stands" => LetStand.create!(project: project, author: "x", code: "end-mark", digest: "x").id,
-      "pretranslations" => ProjectAct.note(project, owner, "pretranslation").id,
       "machine_services" => owner.machine_services.create!(
         name: "x", address: "http://x.example", **Machine::TEMPLATES["lists"]
       ).id
@@ -44,7 +43,14 @@ class Everything
   def of_memories
     share = Share.give(memory, email: "x@y.example", may: "read", by: owner)
     { "memory_id" => memory.id, "memories" => memory.id, "memory_units" => memory.units.first.id,
-      "memory_changes" => memory.acts.create!(kind: "edit").id, "shares" => share.id }
+      "shares" => share.id, **of_operations }
+  end
+
+  # Of a memory, with a file that it made.
+  def of_operations
+    operation = Operations::MemoryExport.record(memory, by: owner)
+    operation.output.attach(io: StringIO.new("x"), filename: "x.tmx", identify: false)
+    { "operations" => operation.id, "operation_id" => operation.id }
   end
 
   def of_reviews
@@ -61,8 +67,8 @@ class Everything
     card = owner.rate_cards.create!(client: client, source_lang: "en", target_lang: "it",
       rates: { "currency" => "EUR", "rate" => "0.1" })
     project.reference_files.attach(io: StringIO.new("x"), filename: "x.txt")
-    report = project.reports.first || Report.start(project, memories: [], made: "hand")
-    CountReportJob.perform_now(report)
+    report = project.reports.first || Report.open_for(project, memories: [], made: "hand")
+    count_now(report)
     quote = Quote.keep(report.reload, rates: card.rates, shown: "2.80")
     {
       "clients" => client.id, "client_id" => client.id, "rate_cards" => card.id, "reports" => report.id,
@@ -74,13 +80,15 @@ class Everything
   def of_terms
     record = nil
     data = { "sections" => [{ "lang" => "en", "terms" => [{ "text" => "rim" }] }] }
-    act = termbase.act("add") { |recorder| record = recorder.add(Glossema::Terms::Entry.from_data(data)) }
+    made = termbase.record_change(Operations::TermAddition) do |recorder|
+      record = recorder.add(Glossema::Terms::Entry.from_data(data))
+    end
     record.image.attach(io: StringIO.new("\x89PNG\r\n"), filename: "rim.png", content_type: "image/png",
       identify: false)
-    candidate = termbase.candidates.create!(act: act, lang: "en", text: "rim", folded: "rim", count: 2,
+    candidate = termbase.candidates.create!(operation: made, lang: "en", text: "rim", folded: "rim", count: 2,
       score: 1)
     { "termbases" => termbase.id, "termbase_id" => termbase.id, "term_entries" => record.id,
-      "term_entry_id" => record.id, "termbase_acts" => act.id, "term_candidates" => candidate.id }
+      "term_entry_id" => record.id, "term_candidates" => candidate.id }
   end
 
   # What is on other servers, and where she is signed in.

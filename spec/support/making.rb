@@ -46,12 +46,43 @@ module Making
 
   def make_project(user, bytes = manual_docx, name: "manual.docx", memories: [])
     project = user.projects.create!(source_lang: "en-GB", target_lang: "it-IT", name: "Owner’s manual")
-    document = project.documents.new(position: 1, name: name, byte_size: bytes.bytesize, run: "spec")
+    document = project.documents.new(position: 1, name: name, byte_size: bytes.bytesize)
     document.original.attach(io: StringIO.new(bytes), filename: name, identify: false)
     document.save!
-    ReadDocumentJob.perform_now(document, "spec")
+    read_now(document)
     project.reload.attach(memories) if memories.any?
     project.begin!
     project.reload
+  end
+
+  # Reads a file as a worker does.
+  def read_now(document)
+    Operations::FileReading.perform_now(document.project, by: document.project.user,
+      input: { "document_id" => document.id })
+  rescue Glossema::Refused
+    # The document says why.
+    nil
+  end
+
+  # Takes the units of a file into a memory.
+  def import_now(memory, io, name = "m.tmx", **input)
+    input = { "file" => name, **input.stringify_keys }
+    Operations::UnitImport.create!(subject: memory, weight: "bulk", input: input).tap { |one| one.run_with(io) }
+  end
+
+  def deliver(project, by: project.user)
+    Operations::Delivery.perform_now(project, by: by,
+      input: { "document_ids" => project.documents.map(&:id), "message" => "" }).delivery
+  end
+
+  # A round whose sheet is out.
+  def send_sheet(project, reviser: "Matteo Ferrante", options: {}, ids: nil)
+    input = { "reviser" => reviser, "options" => options, "ids" => ids }
+    sent = Operations::ReviewSheet.perform_now(project, by: project.user, input: input)
+    ReviewRound.find(sent.result["round_id"])
+  end
+
+  def count_now(report)
+    Operations::ReportCount.perform_now(report.project, by: report.user, input: { "report_id" => report.id })
   end
 end

@@ -13,7 +13,7 @@ RSpec.describe "Every view" do
   end
   let(:client) { user.clients.create!(name: "Pell & Rook Ceramics", people: [{ name: "Oriel Pell" }]) }
   let(:report) do
-    Report.start(project, memories: [], made: "hand").tap { |made| CountReportJob.perform_now(made) }
+    Report.open_for(project, memories: [], made: "hand").tap { |made| count_now(made) }
   end
   let(:quote) { Quote.keep(report.reload, rates: { "currency" => "EUR", "rate" => "0.1" }, shown: "2.80") }
 

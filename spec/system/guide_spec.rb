@@ -26,7 +26,7 @@ RSpec.describe "Guide" do
   it "leads round the demo in five steps, which can be sent away" do
     project = make_project(user, "Check the brakes.", name: "b.txt")
     project.segments.first.confirm("Controllare i freni.", by: user, origin: {})
-    Delivery.make(project, by: user)
+    deliver(project, by: user)
     stages = %w[brief translate check deliver].map { |stage| "/projects/#{project.id}/#{stage}" }
     user.prefer("tour" => ["/", *stages])
     sign_in(user)

@@ -16,7 +16,7 @@ RSpec.describe "Terms" do
       made.each { |term| term.text = term.text.delete_suffix("!") }
       Glossema::Terms::Section.new(lang: lang, terms: made)
     end
-    termbase.act("add", by: user) { |recorder| recorder.add(Glossema::Terms::Entry.new(sections: sections)) }
+    termbase.record_change(Operations::TermAddition, by: user) { |recorder| recorder.add(Glossema::Terms::Entry.new(sections: sections)) }
   end
 
   def open_project

@@ -5,7 +5,8 @@ module Api
       names = project.documents.pluck(:name)
       films = DroppedFilms.new(uploads(:files))
       films.check(names + films.texts.map(&:original_filename))
-      documents = project.with_lock { films.texts.map { |file| document_of(file) } }
+      stored = films.texts.map { |file| [file, BytesFirst.stored(file)] }
+      documents = project.with_lock { stored.map { |file, blob| document_of(file, blob) } }
       films.put(documents + project.documents.reload.to_a)
       documents.each(&:read_later)
       answer(DocumentResource.new(documents), status: :created)
@@ -30,12 +31,12 @@ module Api
 
     private
 
-    def document_of(file)
+    def document_of(file, blob)
       made = project.documents.new(
         position: project.documents.maximum(:position).to_i + 1, name: file.original_filename,
         byte_size: file.size, checksum: Digest::SHA256.file(file.tempfile.path).hexdigest
       )
-      made.original.attach(io: file, filename: made.name, identify: false)
+      made.original.attach(blob)
       made.save!
       made.note(Operations::FileAddition, current_user) if project.begun?
       made

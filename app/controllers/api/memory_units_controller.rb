@@ -11,7 +11,7 @@ module Api
     end
 
     def show
-      versions = unit.versions.includes(act: :user).where.not(before: nil).order(id: :desc).limit(50)
+      versions = unit.versions.includes(operation: :user).where.not(before: nil).order(id: :desc).limit(50)
       render json: {
         unit: MemoryUnitResource.new(unit).to_h,
         versions:

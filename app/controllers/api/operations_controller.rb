@@ -13,6 +13,7 @@ module Api
 
     # params: state: "cancelled", "queued": once more, or "undone".
     def update
+      operation
       case params[:state]
       when "cancelled" then operation.cancel
       when "queued" then operation.retry!

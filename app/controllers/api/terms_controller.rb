@@ -43,7 +43,7 @@ module Api
 
     def row(termbase, added)
       {
-        termbase: termbase.name, made: added.made, act: added.act&.id,
+        termbase: termbase.name, made: added.made, operation: added.operation&.id,
         entry: added.entry && TermEntryResource.new(added.entry).to_h,
         likely: TermEntryResource.new(added.likely).to_h
       }

@@ -3,6 +3,9 @@ module Operation::Execution
   # Raised where an operation notices that it was cancelled. Nothing that rescues faults may rescue it.
   class Cancelled < Exception; end # rubocop:disable Lint/InheritException
 
+  # How often it is looked whether it was cancelled, in seconds.
+  EVERY = 0.2
+
   # Does it, in a process of its own where it is heavy.
   def work = heavy? ? Operation::ChildProcess.run(self) : execute
 
@@ -18,11 +21,10 @@ module Operation::Execution
     end
   end
 
-  # Raises Cancelled once somebody cancelled it, or Refused once whoever began it may no longer do it. Looks at
-  # most five times a second.
+  # Raises Cancelled once somebody cancelled it, or Refused once whoever began it may no longer do it.
   def checkpoint
     now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    return if @clearing || (@checked_at && now - @checked_at < 0.2)
+    return if @clearing || (@checked_at && now - @checked_at < EVERY)
 
     @checked_at = now
     raise Cancelled if Operation.where(id: id).pick(:state) != "running"
@@ -60,19 +62,15 @@ module Operation::Execution
   rescue Cancelled
     clear_up
   rescue Glossema::Refused => e
-    return refused_at_once(e) if @at_once
-
     stop_with(e.message)
+    # Whoever waits is told.
+    raise if @at_once
   rescue StandardError => e
     stop_with(e.is_a?(ActiveRecord::RecordNotFound) ? I18n.t("operations.gone") : I18n.t("operations.fault"))
+    raise if @at_once
+
     Rails.error.report(e, handled: true)
     Rails.logger.error("#{e.class}: #{e.message}\n#{e.backtrace.to_a.first(20).join("\n")}")
-  end
-
-  # Whoever waits is told; the operation is no more.
-  def refused_at_once(refusal)
-    update_columns(active: false, state: "failed")
-    raise refusal
   end
 
   def settle(state)

@@ -7,15 +7,17 @@ module Operation::Starting
     # {io:, filename:}. Returns the operation. Raises Refused for what cannot be done at all; then nothing
     # stays of it.
     def start(subject, by:, files: [], **attributes)
-      operation = new(subject: subject, user: by, weight: default_weight, **attributes)
-      attach(operation, files)
-      operation.save!
-      operation.supersede_earlier if superseding
+      operation = prepare(subject, by, files, attributes)
       operation.launch
       operation
     rescue Glossema::Refused
       operation&.discard
       raise
+    end
+
+    # The same, done when this returns, however much it is. Raises Refused.
+    def perform_now(subject, by:, files: [], **attributes)
+      prepare(subject, by, files, attributes).run_within(nil)
     end
 
     # Records a change that was made already, with what undoing it needs.
@@ -29,6 +31,14 @@ module Operation::Starting
     end
 
     private
+
+    def prepare(subject, by, files, attributes)
+      operation = new(subject: subject, user: by, weight: default_weight, **attributes)
+      attach(operation, files)
+      operation.save!
+      operation.supersede_earlier if superseding
+      operation
+    end
 
     def attach(operation, files)
       files.each do |file|
@@ -64,7 +74,10 @@ module Operation::Starting
     return reload if stopped.zero?
 
     reload
-    settled if was == "queued"
+    return self unless was == "queued"
+
+    abandon
+    settled
     self
   end
 

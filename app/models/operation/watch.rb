@@ -8,12 +8,12 @@ module Operation::Watch
 
   class << self
     # Runs the block, which may be broken off at any point by Cancelled.
-    def over(operation, &)
+    def over(operation)
       @lock.synchronize do
         @watched[operation.id] = Thread.current
         @thread = Thread.new { look } unless @thread&.alive?
       end
-      Thread.handle_interrupt(Cancelled => :immediate, &)
+      Thread.handle_interrupt(Cancelled => :immediate) { yield }
     ensure
       @lock.synchronize { @watched.delete(operation.id) }
       swallow

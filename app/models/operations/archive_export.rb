@@ -7,8 +7,8 @@ class Operations::ArchiveExport < Operation
   def perform
     archive = ProjectArchive::Out.new(subject)
     bytes = interruptible { archive.bytes }
-    blob = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(bytes), filename: archive.name,
-      content_type: "application/zip", identify: false)
+    blob = BytesFirst.store(io: StringIO.new(bytes), filename: archive.name,
+      content_type: "application/zip")
     publish { output.attach(blob) }
   end
 

@@ -46,8 +46,7 @@ class Operations::Delivery < Operation
 
   def store_texts
     texts = @written.map(&:texts).reduce({}, :merge)
-    ActiveStorage::Blob.create_and_upload!(io: StringIO.new(JSON.generate(texts)), filename: "texts.json",
-      identify: false)
+    BytesFirst.store(io: StringIO.new(JSON.generate(texts)), filename: "texts.json")
   end
 
   def record(checks, unfinished, texts)

@@ -7,8 +7,8 @@ class Operations::HandBackExport < Operation
   def perform
     back = HandOver::Back.new(subject)
     bytes = interruptible { back.bytes }
-    blob = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(bytes), filename: back.name,
-      content_type: "application/zip", identify: false)
+    blob = BytesFirst.store(io: StringIO.new(bytes), filename: back.name,
+      content_type: "application/zip")
     publish { output.attach(blob) }
   end
 

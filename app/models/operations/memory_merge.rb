@@ -1,5 +1,5 @@
-# Units of another memory become units of this one; those it has already stay where they are. input: "from", the
-# other memory; of a split also "field" and "value", which units it is about.
+# Units of another memory become units of this one; those it has already go with the other memory, which is
+# deleted. input: "from", the other memory.
 class Operations::MemoryMerge < Operation
   include Operation::RevertsUnits
 
@@ -7,6 +7,7 @@ class Operations::MemoryMerge < Operation
   self.reverts_when_stopped = true
 
   def perform
+    begin_with_other
     in_slices(scope.ids, SLICE) { |ids| take_over(ids) }
     enter("indexing")
     Memory::Restoring.new(self).index
@@ -16,12 +17,11 @@ class Operations::MemoryMerge < Operation
 
   def revert
     super
-    Memory.where(id: input["from"]).update_all(deleted_at: nil)
+    give_back
   end
 
   private
 
-  # The name of the memory it came from is the summary.
   def scope = MemoryUnit.where(memory_id: input["from"])
 
   def take_over(ids)
@@ -33,6 +33,15 @@ class Operations::MemoryMerge < Operation
     MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, operation_id: id, before: unit.kept } })
     MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: subject_id)
   end
+
+  # The other one is out of sight while its units move, also when it is tried again.
+  def begin_with_other
+    Memory.where(id: input["from"], deleted_at: nil).update_all(deleted_at: Time.current)
+  end
+
+  # What undoing it leaves: the other memory is there again.
+  def give_back = Memory.where(id: input["from"]).update_all(deleted_at: nil)
+  def abandon = give_back
 
   # Also where nothing was moved the other memory was deleted.
   def changed_anything? = true

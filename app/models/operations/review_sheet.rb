@@ -32,8 +32,7 @@ class Operations::ReviewSheet < Operation
   def small? = subject.segments.count <= Operation::SMALL && input.dig("options", "as") != "hand-over"
 
   def stored(writer)
-    @blob = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(writer.bytes), filename: writer.name,
-      identify: false)
+    @blob = BytesFirst.store(io: StringIO.new(writer.bytes), filename: writer.name)
   end
 
   def abandon = result["round_id"] || @blob&.purge

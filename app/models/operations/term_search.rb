@@ -8,9 +8,19 @@ class Operations::TermSearch < Operation
 
   def perform = Termbase::Look.new(self).run
 
-  def heavy? = !undoing?
+  def heavy?
+    !undoing? && (units > Operation::ChildProcess::MANY || files.sum(&:byte_size) > Operation::ChildProcess::LARGE)
+  end
 
   private
+
+  # So many it looks at.
+  def units
+    from = input["from"]
+    return MemoryUnit.where(memory_id: from["memory_id"]).count if from["memory_id"]
+
+    Segment.where(project_id: from["project_id"]).count
+  end
 
   def small? = undoing?
   # What was decided about its candidates is not its own.

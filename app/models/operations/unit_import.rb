@@ -16,7 +16,7 @@ class Operations::UnitImport < Operation
     @io = io
     @at_once = true
     update!(input: input.merge("pid" => Process.pid))
-    claim_now && execute
+    take_in_hand && execute
     result
   end
 

@@ -263,8 +263,8 @@ class ProjectArchive::Incoming
     type = blob["content_type"]
     # Nothing else that came from outside is told to a browser as what it says it is.
     type = "application/octet-stream" unless Project::SHOWN_BY_BROWSERS.include?(type)
-    made = ActiveStorage::Blob.create_and_upload!(io: StringIO.new(@package.part(blob["path"])),
-      filename: blob["filename"], content_type: type, identify: false)
+    made = BytesFirst.store(io: StringIO.new(@package.part(blob["path"])),
+      filename: blob["filename"], content_type: type)
     ActiveStorage::Attachment.insert({ name: blob["name"], record_type: blob["type"], record_id: id,
                                        blob_id: made.id, created_at: Time.current })
   end

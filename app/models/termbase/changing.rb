@@ -61,7 +61,7 @@ module Termbase::Changing
     attr_reader :count
 
     def initialize(termbase, operation, revision, person)
-      @termbase, @operation, @revision, @by = termbase, act, revision, person&.name
+      @termbase, @operation, @revision, @by = termbase, operation, revision, person&.name
       @count = 0
     end
 

@@ -1,5 +1,6 @@
 // What is almost the same in a text, or otherwise in the memories: what is asked of the server.
 import { useQuery } from '@tanstack/react-query'
+import { begin } from '../../operations/follow'
 import { api } from '../../shared/api'
 import { keys } from '../../shared/queryKeys'
 import type { State } from '../../shared/types'
@@ -36,7 +37,7 @@ export interface Rival extends TwinSide {
 }
 
 export const takeHeld = (project: number, { segment_id, unit_id }: Rival) =>
-  api.post<{ act: number; changed: number }>(`/projects/${project}/unifications`, { segment_id, unit_id })
+  begin(`/projects/${project}/unifications`, { segment_id, unit_id })
 
 export const useTwins = (project: number) =>
   useQuery({

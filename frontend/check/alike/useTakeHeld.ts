@@ -2,7 +2,8 @@
 import { useTranslation } from 'react-i18next'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
-import { takeBack } from '../queries'
+import { finished } from '../../operations/follow'
+import { undoOperation } from '../../operations/queries'
 import { takeHeld, type Rival } from './queries'
 
 export function useTakeHeld(project: number, onChanged: () => void) {
@@ -16,8 +17,8 @@ export function useTakeHeld(project: number, onChanged: () => void) {
     })
   return (rival: Rival) =>
     then(async () => {
-      const made = await takeHeld(project, rival)
-      const undo = () => then(() => takeBack(project, made.act))
-      offer(t('check.fixed', { count: made.changed }), t('app.undo'), undo)
+      const made = await finished(await takeHeld(project, rival))
+      const undo = () => then(async () => finished(await undoOperation(made.id)))
+      offer(t('check.fixed', { count: made.result.count ?? 0 }), t('operations.undo'), undo)
     })
 }

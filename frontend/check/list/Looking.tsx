@@ -1,24 +1,24 @@
-// How far the look at a long text has come, with a way to stop it; what has to be said besides.
-import { Progress } from 'antd'
+// How far a run of the checks over a long text has come; what has to be said besides.
 import { useEffect } from 'react'
 import { useTranslation } from 'react-i18next'
+import { OperationProgress } from '../../operations/OperationProgress'
+import { useOperation } from '../../operations/queries'
 import { useAct } from '../../shared/useAct'
-import { lookAtAll, stopLooking, useRefreshFindings, type Findings } from '../queries'
-
-const HUNDRED = 100
+import { checkAll, useRefreshFindings, type Findings } from '../queries'
 
 export function Looking({ project, found }: { project: number; found: Findings }) {
   const { t } = useTranslation()
   const { act } = useAct()
   const refresh = useRefreshFindings(project)
   const { left, run, given_up: slow } = found
-  // What is left is looked at as soon as the page is opened; once stopped it waits for her.
+  const now = useOperation(run?.id ?? null).data ?? run
+  // What is left is checked as soon as the page is opened; once cancelled it waits for the user.
   useEffect(() => {
-    void lookAtAll(project)
+    void checkAll(project).catch(() => undefined)
   }, [project])
-  const change = (work: Promise<unknown>) =>
+  const goOn = () =>
     void act(async () => {
-      await work
+      await checkAll(project)
       await refresh()
     })
   return (
@@ -28,23 +28,16 @@ export function Looking({ project, found }: { project: number; found: Findings }
           {t('check.tooSlow', { name })}
         </p>
       ))}
-      {left > 0 && run && (
+      {left > 0 && now && run && (
         <div className="looking">
-          <Progress
-            percent={run.total ? Math.round((HUNDRED * run.done) / run.total) : 0}
-            size="small"
-            aria-label={t('check.looking')}
-          />
           <span className="small quiet">{t('check.left', { count: left })}</span>
-          <button type="button" className="link small" onClick={() => change(stopLooking(project))}>
-            {t('check.stop')}
-          </button>
+          <OperationProgress operation={now} bare onCancelled={refresh} />
         </div>
       )}
       {left > 0 && !run && (
         <p className="small quiet">
           {t('check.left', { count: left })}{' '}
-          <button type="button" className="link small" onClick={() => change(lookAtAll(project))}>
+          <button type="button" className="link small" onClick={goOn}>
             {t('check.goOn')}
           </button>
         </p>

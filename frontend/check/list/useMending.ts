@@ -1,13 +1,15 @@
 // What can be done about findings: fixes put in, one wording for two, findings let stand, and back, each with a
 // way back.
 import { useTranslation } from 'react-i18next'
+import { finished } from '../../operations/follow'
+import { undoOperation } from '../../operations/queries'
+import type { Operation } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
 import {
   letStand,
   putRight,
   standNoMore,
-  takeBack,
   unify,
   useRefreshFindings,
   type Finding,
@@ -25,10 +27,12 @@ export function useMending(project: number) {
       await work()
       await refresh()
     })
-  const written = (made: { act: number; changed: number }) =>
-    offer(t('check.fixed', { count: made.changed }), t('app.undo'), () =>
-      then(() => takeBack(project, made.act)),
+  const written = async (begun: Operation) => {
+    const made = await finished(begun)
+    offer(t('check.fixed', { count: made.result.count ?? 0 }), t('operations.undo'), () =>
+      then(async () => finished(await undoOperation(made.id))),
     )
+  }
   return {
     putRight: (findings: Finding[]) =>
       then(async () =>

@@ -8,7 +8,8 @@ import type { Project } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
 import { Spots } from '../Spots'
-import { takeBack } from '../queries'
+import { finished } from '../../operations/follow'
+import { undoOperation } from '../../operations/queries'
 import { correctEverywhere, learn, useSuggestions, type UnknownWord, type WordPlace } from './queries'
 
 interface Props {
@@ -26,13 +27,15 @@ export function WordRow({ project, word: { word, count, places }, onSkip, onDone
   const offer = useOffer('word')
   const undo = (made: number) =>
     void act(async () => {
-      await takeBack(project.id, made)
+      await finished(await undoOperation(made))
       onDone()
     })
   const correct = (right: string) =>
     void act(async () => {
-      const made = await correctEverywhere(project.id, word, right)
-      offer(t('check.corrected', { count: made.changed }), t('app.undo'), () => undo(made.act))
+      const made = await finished(await correctEverywhere(project.id, word, right))
+      offer(t('check.corrected', { count: made.result.count ?? 0 }), t('operations.undo'), () =>
+        undo(made.id),
+      )
       onDone()
     })
   const keep = (where: string) =>

@@ -52,10 +52,9 @@ export const learn = (project: number, word: string, where: string) =>
 export async function correctEverywhere(project: number, word: string, right: string) {
   const asked = { find: word, with: right, regex: false, cased: true, words: true }
   const { places } = await lookFor(project, asked)
-  const act = await writeChanges(project, {
+  return writeChanges(project, {
     ...asked,
     take: places.map(({ id }) => id),
     confirmed: 'stay',
   })
-  return { act: act.id, changed: places.length }
 }

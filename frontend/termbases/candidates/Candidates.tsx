@@ -34,7 +34,7 @@ export function Candidates({ termbase }: { termbase: TermbasePage }) {
     })
   return (
     <>
-      <LookFor termbase={termbase} look={list.look} onBegun={() => void refresh()} />
+      <LookFor termbase={termbase} search={list.search} onBegun={() => void refresh()} />
       <div className="candidate-states" role="tablist" aria-label={t('candidates.title')}>
         {STATES.map((one) => (
           <button

@@ -6,7 +6,9 @@ import { api } from '../../shared/api'
 import { ChoiceInPlace } from '../../shared/parts/ChoiceInPlace'
 import { TwoLanguages } from '../../shared/parts/TwoLanguages'
 import { keys } from '../../shared/queryKeys'
-import type { Memory, TermbaseAct, TermbasePage } from '../../shared/types'
+import { OperationProgress } from '../../operations/OperationProgress'
+import { isUnderWay } from '../../operations/queries'
+import type { Memory, Operation, TermbasePage } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
 import { lookIn, lookInFile } from './queries'
 
@@ -14,15 +16,14 @@ const FIRST = 'en-GB'
 
 interface Props {
   termbase: TermbasePage
-  look: TermbaseAct | null
+  search: Operation | null
   onBegun: () => void
 }
 
-export function LookFor({ termbase, look, onBegun }: Props) {
+export function LookFor({ termbase, search, onBegun }: Props) {
   const { t } = useTranslation()
   const { act } = useAct()
   const places = usePlaces()
-  const looking = look?.facts.state === 'looking'
   const begin = (work: () => Promise<unknown>) =>
     void act(async () => {
       await work()
@@ -44,12 +45,10 @@ export function LookFor({ termbase, look, onBegun }: Props) {
           onFile={(file, pair) => begin(() => lookInFile(termbase.id, file, pair))}
         />
       </p>
-      {look && (
+      {search && isUnderWay(search) && <OperationProgress operation={search} onCancelled={onBegun} />}
+      {search && !isUnderWay(search) && (
         <p className="small quiet" role="status">
-          {looking
-            ? t('candidates.looking', { name: look.summary })
-            : (look.facts.message ??
-              t('candidates.found', { name: look.summary, count: look.facts.found ?? 0 }))}
+          {search.message ?? t('candidates.found', { name: search.summary, count: search.result.found ?? 0 })}
         </p>
       )}
     </div>

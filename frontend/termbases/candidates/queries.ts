@@ -2,14 +2,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { api } from '../../shared/api'
 import { keys } from '../../shared/queryKeys'
-import type { CandidateState, TermbaseAct, TermCandidate } from '../../shared/types'
+import { begin } from '../../operations/follow'
+import { isUnderWay } from '../../operations/queries'
+import type { CandidateState, Operation, TermCandidate } from '../../shared/types'
 
 export interface CandidateList {
   counts: Partial<Record<CandidateState, number>>
-  look: TermbaseAct | null
+  search: Operation | null
   candidates: TermCandidate[]
 }
-// How often is asked while a look is under way, in ms.
+// How often is asked while a search is under way, in ms.
 const OFTEN = 700
 
 export const useCandidates = (termbase: number, state: CandidateState) =>
@@ -17,7 +19,7 @@ export const useCandidates = (termbase: number, state: CandidateState) =>
     queryKey: keys.candidates(termbase, state),
     queryFn: () => api.get<CandidateList>(`/termbases/${termbase}/candidates?state=${state}`),
     placeholderData: (old) => old,
-    refetchInterval: ({ state: query }) => (query.data?.look?.facts.state === 'looking' ? OFTEN : false),
+    refetchInterval: ({ state: query }) => (isUnderWay(query.data?.search) ? OFTEN : false),
   })
 
 export function useDecide(termbase: number) {
@@ -36,12 +38,12 @@ export function useDecide(termbase: number) {
 }
 
 export const lookIn = (termbase: number, place: Record<string, unknown>) =>
-  api.post<TermbaseAct>(`/termbases/${termbase}/candidates`, place)
+  begin(`/termbases/${termbase}/candidates`, place)
 
 export function lookInFile(termbase: number, file: File, languages: [string, string]) {
   const form = new FormData()
   form.append('file', file)
   form.append('source_lang', languages[0])
   form.append('target_lang', languages[1])
-  return api.post<TermbaseAct>(`/termbases/${termbase}/candidates`, form)
+  return begin(`/termbases/${termbase}/candidates`, form)
 }

@@ -1,12 +1,12 @@
 // What comes from where, in words: segments and words by origin, what is best first.
 import { useTranslation } from 'react-i18next'
 import { number } from '../../shared/i18n'
-import type { MatchOrigin, ProjectActFacts } from '../../shared/shapes'
+import type { MatchOrigin, OperationResult } from '../../shared/shapes'
 
 const ORDER: MatchOrigin[] = ['context', 'exact', 'adapted', 'fuzzy', 'machine', 'none']
 
 interface Props {
-  origins: NonNullable<ProjectActFacts['origins']>
+  origins: NonNullable<OperationResult['origins']>
   done: boolean
 }
 

@@ -1,16 +1,18 @@
-// Segments translated ahead from the memories: what to take, a look at what would come from where, the
-// writing, and the way back.
-import { Button, Modal, Progress } from 'antd'
+// Pre-translation: settings, a preview of what would come from where, the writing, and the way back.
+import { Button, Modal } from 'antd'
 import { useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useQueryClient } from '@tanstack/react-query'
 import { commands } from '../../shared/commands'
-import type { ProjectAct } from '../../shared/types'
+import { finished } from '../../operations/follow'
+import { OperationProgress } from '../../operations/OperationProgress'
+import { cancelOperation, isUnderWay, undoOperation, useOperation } from '../../operations/queries'
+import type { Operation } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
 import { refreshText, type Listing } from '../queries'
 import type { Choices } from '../useShown'
 import { Origins } from './Origins'
-import { beginLook, dropIt, isBusy, useAhead, writeIt, type Settings } from './queries'
+import { acceptPreview, beginPreview, type Settings } from './queries'
 import { SettingsForm, type Scope, type Scopes } from './SettingsForm'
 
 const USUAL: Settings = { threshold: 75, which: 'untouched', confirms: 'none', machine: false }
@@ -62,54 +64,55 @@ function Ahead({ project, scopes, onClose }: Props) {
   const [id, setId] = useState<number | null>(null)
   const [settings, setSettings] = useState(USUAL)
   const [scope, setScope] = useState<Scope>('project')
-  const query = useAhead(id)
-  const act = id === null ? null : (query.data ?? null)
-  const state = act?.facts.state
+  const operation = useOperation(id).data ?? null
+  const stage = stageOf(operation)
   useEffect(() => {
-    if (state === 'done') void refreshText(cache, project)
-  }, [cache, project, state])
-  const look = () =>
-    void attempt(async () => setId((await beginLook(project, settings, scopes[scope] ?? null)).id))
-  const drop = (then: () => void) =>
+    if (stage === 'written') void refreshText(cache, project)
+  }, [cache, project, stage])
+  const preview = () =>
+    void attempt(async () => setId((await beginPreview(project, settings, scopes[scope] ?? null)).id))
+  const write = () => void attempt(async () => setId((await acceptPreview(project, id!)).id))
+  const undo = () =>
     void attempt(async () => {
-      if (id !== null) await dropIt(id)
+      await finished(await undoOperation(id!))
       await refreshText(cache, project)
-      then()
+      onClose()
     })
-  const write = () =>
-    void attempt(async () => {
-      if (id === null) return
-      await writeIt(id)
-      await query.refetch()
-    })
-  const leave = () => (state === 'looking' || state === 'looked' ? drop(onClose) : onClose())
+  // A preview nobody waits for is cancelled; what is being written goes on.
+  const leave = () => {
+    if (stage === 'previewing') void attempt(() => cancelOperation(id!))
+    onClose()
+  }
+  const anew = () => setId(null)
   return (
     <Modal open title={t('pretranslate.title')} onCancel={leave} footer={null} width={560}>
-      {!act && <SettingsForm {...{ settings, scope, scopes }} onChange={setSettings} onScope={setScope} />}
-      {act && <HowFar act={act} />}
-      {act?.facts.trouble && <p className="small quiet">{act.facts.trouble}</p>}
-      {act?.facts.origins && <Origins origins={act.facts.origins} done={state === 'done'} />}
+      {!stage && <SettingsForm {...{ settings, scope, scopes }} onChange={setSettings} onScope={setScope} />}
+      {operation && isUnderWay(operation) && (
+        <OperationProgress operation={operation} bare onCancelled={anew} />
+      )}
+      {stage === 'failed' && <p className="alarm">{operation?.message}</p>}
+      {operation?.result.trouble && <p className="small quiet">{operation.result.trouble}</p>}
+      {operation?.result.origins && <Origins origins={operation.result.origins} done={stage === 'written'} />}
       <footer className="presses pretranslate-acts">
-        {!act && (
-          <Button type="primary" onClick={look}>
+        {!stage && (
+          <Button type="primary" onClick={preview}>
             {t('pretranslate.look')}
           </Button>
         )}
-        {state === 'looked' && (
+        {stage === 'previewed' && (
           <Button type="primary" onClick={write}>
             {t('pretranslate.write')}
           </Button>
         )}
-        {(state === 'looked' || state === 'failed') && (
-          <Button onClick={() => drop(() => setId(null))}>{t('pretranslate.otherwise')}</Button>
+        {(stage === 'previewed' || stage === 'failed') && (
+          <Button onClick={anew}>{t('pretranslate.otherwise')}</Button>
         )}
-        {isBusy(act) && <Button onClick={() => drop(() => setId(null))}>{t('pretranslate.stop')}</Button>}
-        {state === 'done' && (
+        {stage === 'written' && (
           <>
             <Button type="primary" onClick={onClose}>
               {t('pretranslate.close')}
             </Button>
-            <Button onClick={() => drop(onClose)}>{t('pretranslate.takeBack')}</Button>
+            <Button onClick={undo}>{t('pretranslate.takeBack')}</Button>
           </>
         )}
       </footer>
@@ -117,25 +120,13 @@ function Ahead({ project, scopes, onClose }: Props) {
   )
 }
 
-function HowFar({ act }: { act: ProjectAct }) {
-  const { t } = useTranslation()
-  const { state, done = 0, total = 0, written = 0, origins, message } = act.facts
-  if (state === 'failed') return <p className="alarm">{message}</p>
-  if (!isBusy(act)) return null
-  const found = Object.entries(origins ?? {}).reduce(
-    (sum, [kind, { segments }]) => (kind === 'none' ? sum : sum + segments),
-    0,
-  )
-  const asked = act.facts.by_machine
-  const lookedAt: [number, number] = asked ?? [done, total]
-  const [at, of] = state === 'looking' ? lookedAt : [written, found]
-  return (
-    <p role="status">
-      {t(asked && state === 'looking' ? 'pretranslate.asking' : `pretranslate.${state}`, {
-        done: at,
-        total: of,
-      })}
-      <Progress percent={of ? Math.round((100 * at) / of) : 0} showInfo={false} size="small" />
-    </p>
-  )
+type Stage = 'previewing' | 'previewed' | 'writing' | 'written' | 'failed'
+
+// How far it is; nothing before it was begun, or once it was cancelled.
+function stageOf(operation: Operation | null): Stage | null {
+  if (!operation || operation.state === 'cancelled') return null
+  if (operation.state === 'failed') return 'failed'
+  const preview = operation.kind === 'pretranslation_preview'
+  if (isUnderWay(operation)) return preview ? 'previewing' : 'writing'
+  return preview ? 'previewed' : 'written'
 }

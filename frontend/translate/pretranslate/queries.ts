@@ -1,8 +1,7 @@
-// Translating ahead: what is asked of the server and how far it is.
-import { useQuery } from '@tanstack/react-query'
+// Pre-translation: what is asked of the server. First a preview, then the writing of it; both are operations.
 import { api } from '../../shared/api'
-import { keys } from '../../shared/queryKeys'
-import type { ProjectAct } from '../../shared/types'
+import { begin } from '../../operations/follow'
+import type { Operation } from '../../shared/types'
 
 export interface Settings {
   threshold: number
@@ -10,25 +9,12 @@ export interface Settings {
   confirms: 'none' | 'context' | 'exact'
   machine: boolean
 }
-// How often is asked while it is under way, in ms.
-const OFTEN = 600
-
-export const isBusy = (act?: ProjectAct | null) =>
-  act?.facts.state === 'looking' || act?.facts.state === 'writing'
-
-export const useAhead = (id: number | null) =>
-  useQuery({
-    queryKey: keys.pretranslation(id ?? 0),
-    enabled: id !== null,
-    queryFn: () => api.get<ProjectAct>(`/pretranslations/${id}`),
-    refetchInterval: ({ state }) => (isBusy(state.data) ? OFTEN : false),
-  })
 
 // segments: null for the whole project.
-export const beginLook = (project: number, settings: Settings, segments: number[] | null) =>
-  api.post<ProjectAct>(`/projects/${project}/pretranslations`, {
+export const beginPreview = (project: number, settings: Settings, segments: number[] | null) =>
+  begin(`/projects/${project}/pretranslation`, {
     ...settings,
     ...(segments ? { segment_ids: segments } : {}),
   })
-export const writeIt = (act: number) => api.patch<ProjectAct>(`/pretranslations/${act}`, {})
-export const dropIt = (act: number) => api.delete(`/pretranslations/${act}`)
+export const acceptPreview = (project: number, preview: number) =>
+  api.patch<Operation>(`/projects/${project}/pretranslation`, { preview_id: preview })

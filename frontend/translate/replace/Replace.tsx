@@ -1,14 +1,17 @@
-// Find and replace across the project: every change is seen before it happens, each taken or left.
+// Find and replace across the project: every change is previewed, each accepted or not.
 import { Button, Checkbox, Input, Modal, Radio } from 'antd'
 import { useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useQueryClient } from '@tanstack/react-query'
 import { commands } from '../../shared/commands'
+import { finished } from '../../operations/follow'
+import { OperationProgress } from '../../operations/OperationProgress'
+import { undoOperation, useOperation } from '../../operations/queries'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
 import { refreshText } from '../queries'
 import { Places } from './Places'
-import { lookFor, takeBack, writeChanges, type Asked, type Found } from './queries'
+import { lookFor, writeChanges, type Asked, type Found } from './queries'
 
 const NOTHING: Asked = { find: '', with: '', regex: false, cased: false, words: false }
 const SWITCHES = ['cased', 'words', 'regex'] as const
@@ -30,6 +33,8 @@ function Box({ project, onClose }: { project: number; onClose: () => void }) {
   const [found, setFound] = useState<Found | null>(null)
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
   const [confirmed, setConfirmed] = useState<'stay' | 'draft'>('stay')
+  const [writing, setWriting] = useState<number | null>(null)
+  const operation = useOperation(writing).data
   const set = (fields: Partial<Asked>) => {
     setAsked({ ...asked, ...fields })
     setFound(null)
@@ -42,15 +47,19 @@ function Box({ project, onClose }: { project: number; onClose: () => void }) {
   const taken = (found?.places ?? []).filter(({ id }) => !left.has(id)).map(({ id }) => id)
   const undo = (id: number) =>
     act(async () => {
-      await takeBack(project, id)
+      await finished(await undoOperation(id))
       await refreshText(cache, project)
     })
   const write = () =>
     void act(async () => {
-      const made = await writeChanges(project, { ...asked, take: taken, confirmed })
-      await refreshText(cache, project)
-      offer(t('replace.done', { count: made.facts.count ?? 0 }), t('done.undo'), () => undo(made.id))
+      const begun = await writeChanges(project, { ...asked, take: taken, confirmed })
+      setWriting(begun.id)
+      const made = await finished(begun)
+      offer(t('replace.done', { count: made.result.count ?? 0 }), t('operations.undo'), () => undo(made.id))
       onClose()
+    }).finally(() => {
+      setWriting(null)
+      void refreshText(cache, project)
     })
   return (
     <Modal open title={t('replace.title')} onCancel={onClose} footer={null} width={720}>
@@ -85,7 +94,8 @@ function Box({ project, onClose }: { project: number; onClose: () => void }) {
         </p>
       </form>
       {found && <Places found={found} left={left} onLeft={setLeft} />}
-      {found && found.count > 0 && (
+      {operation && writing && <OperationProgress operation={operation} bare />}
+      {found && found.count > 0 && !writing && (
         <footer className="presses">
           <Button type="primary" disabled={!taken.length} loading={busy} onClick={write}>
             {t('replace.write', { count: taken.length })}

@@ -1,6 +1,6 @@
 // Find and replace: what is asked of the server.
 import { api } from '../../shared/api'
-import type { ProjectAct } from '../../shared/types'
+import { begin } from '../../operations/follow'
 
 export interface Asked {
   find: string
@@ -27,5 +27,4 @@ const parameters = (asked: Asked) =>
 export const lookFor = (project: number, asked: Asked) =>
   api.get<Found>(`/projects/${project}/replacements?${parameters(asked)}`)
 export const writeChanges = (project: number, asked: Asked & { take: number[]; confirmed: string }) =>
-  api.post<ProjectAct>(`/projects/${project}/replacements`, asked)
-export const takeBack = (project: number, act: number) => api.delete(`/projects/${project}/acts/${act}`)
+  begin(`/projects/${project}/replacements`, asked)
