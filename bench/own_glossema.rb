@@ -68,7 +68,7 @@ class Person
   def call(verb, path, body = nil, form: nil)
     request = Net::HTTP.const_get(verb.capitalize).new("/api#{path}", headers)
     if form
-      request.set_form(form.map { |field, name, bytes| [field, bytes, { filename: name }] },
+      request.set_form(form.map { |field, name, bytes| name ? [field, bytes, { filename: name }] : [field, bytes] },
         "multipart/form-data")
     elsif body
       request.body = JSON.generate(body)
@@ -78,6 +78,9 @@ class Person
   rescue SystemCallError, Timeout::Error, IOError, Net::HTTPBadResponse
     Answer.new(599, nil)
   end
+
+  # What was answered last, as it came.
+  attr_reader :last_bytes
 
   # After the server was started again.
   def again
@@ -103,6 +106,7 @@ class Person
 
   def answered(response)
     keep(response)
+    @last_bytes = response.body
     Answer.new(response.code.to_i, response.body.to_s.start_with?("{", "[") ? JSON.parse(response.body) : nil)
   end
 

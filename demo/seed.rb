@@ -76,6 +76,7 @@ module Demo
       end
       made.save!
       Operations::Alignment.perform_now(made, by: @user)
+      made.reload
       8.times { |at| made.act("confirm", at, {}) }
     end
 

@@ -26,7 +26,8 @@ RSpec.describe "Archives" do
     Project::Looking.new(project).look_at_few
     row = checking.findings.first
     LetStand.let(project, row, place: "here", reason: "as printed", by: user)
-    Project::Fixing.new(project).write(checking.findings.select { |one| one["fix"] }.pluck(:key), by: user)
+    Operations::Fixes.perform_now(project, by: user,
+      input: { "keys" => checking.findings.select { |one| one["fix"] }.pluck(:key) })
     Note.add(segments[0], "Ask Ada", by: user, kind: "question")
     project.learn_word("xyzzy", "project")
     send_sheet(project)

@@ -3,14 +3,18 @@
 module Operation::ChildProcess
   PROGRAM = Rails.root.join("bin/run-operation").to_s
   LOG = Rails.root.join("log/operations.log").to_s
-  # From so many units, segments or the like on, and for files of so many bytes, it is worth its start.
-  MANY = 3000
-  LARGE = 1 << 20
+  # From so many segments or entries on, so many units, and for files of so many bytes, it is worth its start.
+  MANY = 300
+  UNITS = 2000
+  LARGE = 200_000
   # Seconds in which it should stop by itself once its operation is cancelled.
   GRACE = 1.5
   EVERY = 0.25
 
   class << self
+    # Not where others do not see yet what is to be worked on.
+    def possible? = !ApplicationRecord.connection.transaction_open?
+
     # Returns when the operation is out of hand.
     def run(operation)
       attempt(operation)

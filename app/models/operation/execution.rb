@@ -7,7 +7,7 @@ module Operation::Execution
   EVERY = 0.2
 
   # Does it, in a process of its own where it is heavy.
-  def work = heavy? ? Operation::ChildProcess.run(self) : execute
+  def work = heavy? && Operation::ChildProcess.possible? ? Operation::ChildProcess.run(self) : execute
 
   # Would it slow down whoever types in this process? Kinds say so, by how much there is to do.
   def heavy? = false

@@ -1,6 +1,8 @@
 # Operations that cut files of a project into other segments.
 module Operation::Resegments
-  def heavy? = documents_size > Operation::ChildProcess::LARGE
+  def heavy?
+    documents_size > Operation::ChildProcess::LARGE || subject.segments.count > Operation::ChildProcess::MANY
+  end
 
   private
 

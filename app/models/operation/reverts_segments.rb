@@ -10,7 +10,7 @@ module Operation::RevertsSegments
     subject.announce("recut")
   end
 
-  def heavy? = (undoing? ? written.count : total) > Operation::ChildProcess::MANY / 10
+  def heavy? = (undoing? ? written.count : total) > Operation::ChildProcess::MANY
 
   private
 

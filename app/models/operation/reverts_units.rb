@@ -17,7 +17,7 @@ module Operation::RevertsUnits
   end
 
   # Much of it is done by a process of its own.
-  def heavy? = (undoing? ? unit_versions.count : total) > Operation::ChildProcess::MANY
+  def heavy? = (undoing? ? unit_versions.count : total) > Operation::ChildProcess::UNITS
 
   private
 

@@ -13,9 +13,7 @@ class Operations::ArchiveExport < Operation
   end
 
   def heavy?
-    memories = subject.attachments.select(:memory_id)
-    [MemoryUnit.where(memory_id: memories), subject.segments].any? { |rows|
-      rows.count > Operation::ChildProcess::MANY / 3
-    }
+    units = MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
+    units > Operation::ChildProcess::UNITS || subject.segments.count > Operation::ChildProcess::MANY
   end
 end

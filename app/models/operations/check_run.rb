@@ -9,6 +9,8 @@ class Operations::CheckRun < Operation
     subject.announce("checked")
   end
 
+  def heavy? = total > Operation::ChildProcess::MANY
+
   private
 
   def abandon = subject.announce("checked")

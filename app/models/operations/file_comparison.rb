@@ -12,7 +12,10 @@ class Operations::FileComparison < Operation
     tell
   end
 
-  def heavy? = document.present? && document.byte_size > Operation::ChildProcess::LARGE
+  def heavy?
+    document.present? && (document.byte_size > Operation::ChildProcess::LARGE ||
+      document.replaced.segments.count > Operation::ChildProcess::MANY)
+  end
 
   private
 

@@ -14,7 +14,9 @@ class Operations::FileRevision < Operation
     subject.announce("recut")
   end
 
-  def heavy? = document.byte_size > Operation::ChildProcess::LARGE
+  def heavy?
+    document.byte_size > Operation::ChildProcess::LARGE || subject.segments.count > Operation::ChildProcess::MANY
+  end
 
   private
 

@@ -12,6 +12,8 @@ class Operations::HandBackExport < Operation
     publish { output.attach(blob) }
   end
 
+  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+
   private
 
   def small? = subject.segments.count <= Operation::SMALL

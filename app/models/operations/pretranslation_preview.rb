@@ -8,6 +8,8 @@ class Operations::PretranslationPreview < Operation
   def perform = ::Pretranslation.new(self).preview
   def shown_result = input.slice("threshold", "machine", "which", "confirms").merge(result)
 
+  def heavy? = total > Operation::ChildProcess::MANY
+
   private
 
   def abandon = output.purge_later

@@ -17,6 +17,8 @@ class Operations::ProjectCount < Operation
     subject.report_when_changed(segments, rows)
   end
 
+  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+
   private
 
   def stores = subject.counted_memories.map { |row| row.values_at("id", "penalty") }

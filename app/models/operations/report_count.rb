@@ -14,6 +14,8 @@ class Operations::ReportCount < Operation
     tell
   end
 
+  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+
   private
 
   def report = @report ||= Report.find_by(id: input["report_id"])

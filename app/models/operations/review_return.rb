@@ -18,6 +18,8 @@ class Operations::ReviewReturn < Operation
     subject.announce("notes")
   end
 
+  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+
   private
 
   def small? = files.first.byte_size <= SMALL_FILE

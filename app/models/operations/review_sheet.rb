@@ -22,13 +22,18 @@ class Operations::ReviewSheet < Operation
   end
 
   def heavy?
-    units = input.dig("options", "as") == "hand-over" && input.dig("options", "memories")
-    subject.segments.count > Operation::ChildProcess::MANY / 3 || (units && units_count > Operation::ChildProcess::MANY)
+    subject.segments.count > Operation::ChildProcess::MANY || units > Operation::ChildProcess::UNITS
   end
 
   private
 
-  def units_count = MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
+  # So many go along.
+  def units
+    return 0 unless input.dig("options", "as") == "hand-over" && input.dig("options", "memories")
+
+    MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
+  end
+
   def small? = subject.segments.count <= Operation::SMALL && input.dig("options", "as") != "hand-over"
 
   def stored(writer)

@@ -42,7 +42,7 @@ class Operations::UnitImport < Operation
   end
 
   def heavy?
-    return imported.count > Operation::ChildProcess::MANY if undoing?
+    return imported.count > Operation::ChildProcess::UNITS if undoing?
 
     files.first.present? && files.first.byte_size > Operation::ChildProcess::LARGE
   end

@@ -49,8 +49,13 @@ class ProjectArchive::Incoming
   def made(model) = model.where(id: @numbers[model.table_name].values)
 
   def reveal_one(record, row)
-    free_name = record.is_a?(Memory) ? { name: free(Memory, "name", row["name"]) } : {}
-    Staging.reveal(record, at: row[Staging.attribute(record.class)], **free_name)
+    Staging.reveal(record, at: row[Staging.attribute(record.class)], **free_again(record))
+  end
+
+  # Its name was free when it was made, and may have been given since.
+  def free_again(record)
+    taken = record.is_a?(Memory) && Memory.present.exists?(user_id: @user.id, name: record.name)
+    taken ? { name: free(Memory, "name", record.name) } : {}
   end
 
   # What a broken record says, told as one thing: nothing was taken.
@@ -59,7 +64,8 @@ class ProjectArchive::Incoming
 
   def whole
     yield
-  rescue *BROKEN
+  rescue *BROKEN => e
+    Rails.logger.error("#{e.class} in a package: #{e.message} (#{e.backtrace.first})")
     raise Glossema::Refused.new("package-damaged", name: @name)
   end
 
