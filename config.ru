@@ -1,4 +1,5 @@
 # For Rack servers. At the start of a server what was cut short goes on.
 require_relative "config/environment"
 Startup.resume
+Checkpointing.start(ApplicationRecord.connection_db_config.database)
 run Rails.application

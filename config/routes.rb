@@ -131,6 +131,7 @@ Rails.application.routes.draw do
     resources :operations, only: %i[index show update] do
       resource :file, only: :show, controller: "operation_files"
     end
+    resources :pending_answers, only: :show
     resources :segments, only: %i[show update] do
       resources :proposals, only: :index
       resource :terms, only: :show, controller: "segment_terms"

@@ -16,6 +16,8 @@ RSpec.configure do |config|
   config.include Files
   # The limits on tries begin anew.
   config.before { Rails.cache.clear }
+  # Requests wait for other servers as long as it takes, but where that is what is looked at.
+  config.before(type: :request) { stub_const("OutsideWork::WAIT", 20) }
   config.include Making
   config.include ActiveJob::TestHelper
   config.include ActiveSupport::Testing::TimeHelpers

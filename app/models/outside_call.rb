@@ -9,8 +9,9 @@ class OutsideCall
   WAITS = [0.5, 2].freeze
   # After so many failures in a row a server is left alone for so many seconds, twice as long each time.
   FAILURES, REST, LONGEST_REST = 3, 60, 960
-  # An answer larger than this is none.
+  # An answer larger than this is none; so are headers, with all that comes before them, larger than that.
   LARGEST = 8 << 20
+  LARGEST_HEADERS = 64 << 10
   METHODS = { get: Net::HTTP::Get, post: Net::HTTP::Post, put: Net::HTTP::Put }.freeze
   # What went wrong before there was an answer, or with it. passing: may it be over soon?
   class Failure < StandardError
@@ -101,19 +102,24 @@ class OutsideCall
     end
   end
 
+  # One deadline is around all of it: finding the address, connecting, sending, headers and body.
   def answered(method, path, body, largest)
     uri = URI.parse("#{@address}#{path}")
-    @deadline = now + @patience
-    status, said = Net::HTTP.start(uri.host, uri.port, use_ssl: uri.scheme == "https", open_timeout: OPEN,
-      read_timeout: @patience, write_timeout: @patience, max_retries: 0) { |http|
-      read(http, request(method, uri, body), largest)
-    }
+    release_database
+    status, said = Timeout.timeout(@patience) { exchange(uri, request(method, uri, body), largest) }
     judged(status, said)
   rescue Timeout::Error
     raise Failure, I18n.t("outside.slow", seconds: @patience)
   rescue SystemCallError, SocketError, OpenSSL::SSL::SSLError, IOError, Net::HTTPBadResponse,
          Net::HTTPHeaderSyntaxError, Zlib::Error => e
     raise Failure.new(I18n.t("outside.unreached", why: e.message), passing: true)
+  end
+
+  # No connection to the database is held while the server is waited for.
+  def release_database
+    return if ApplicationRecord.connection.transaction_open?
+
+    ActiveRecord::Base.connection_handler.clear_active_connections!
   end
 
   def request(method, uri, body)
@@ -125,17 +131,24 @@ class OutsideCall
     request
   end
 
-  # Piece by piece, so that neither a very long answer nor a very slow one is waited for.
-  def read(http, request, largest)
-    said = +""
-    http.request(request) do |response|
-      response.read_body do |piece|
-        said << piece
-        raise Failure, I18n.t("outside.too-long", size: largest >> 20) if said.bytesize > largest
-        raise Timeout::Error if now > @deadline
+  # Piece by piece, so that no very long answer is waited for.
+  def exchange(uri, request, largest)
+    limit = { open_timeout: [OPEN, @patience].min, read_timeout: @patience, write_timeout: @patience }
+    LimitedHttp.start(uri.host, uri.port, use_ssl: uri.scheme == "https", max_retries: 0, **limit) do |http|
+      http.request(request) do |response|
+        http.headers_read
+        return [response.code.to_i, body_of(response, largest)]
       end
-      return [response.code.to_i, said]
     end
+  end
+
+  def body_of(response, largest)
+    said = +""
+    response.read_body do |piece|
+      said << piece
+      raise Failure, I18n.t("outside.too-long", size: largest >> 20) if said.bytesize > largest
+    end
+    said
   end
 
   def judged(status, said)

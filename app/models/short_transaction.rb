@@ -4,6 +4,8 @@ module ShortTransaction
   # It takes no more once it has lasted so many seconds.
   BUDGET = 0.02
   PAUSE = 0.002
+  # So many are written in a transaction at least, and at most.
+  FEWEST, MOST = 5, 500
   # Threads of workers are of low priority (ApplicationJob). Whoever has the write lock goes first.
   PRIORITY = 2
 
@@ -15,6 +17,14 @@ module ShortTransaction
     ApplicationRecord.transaction(&)
   ensure
     Thread.current.priority = before
+  end
+
+  # Runs the block, which writes so many, in a transaction. Returns how many should be written in the next one.
+  def fitting(count, &)
+    began = now
+    run(&)
+    share = BUDGET / [now - began, 0.001].max
+    (count * share.clamp(0.5, 2.0)).round.clamp(FEWEST, MOST)
   end
 
   # Yields 0, 1, … below a count until the budget is spent. Returns how many were yielded: at least one.

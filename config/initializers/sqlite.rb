@@ -34,6 +34,20 @@ module WaitingForTheDatabase
   end
 end
 
+# Whoever commits copies what the log of the database holds into it, once there are so many pages: somebody who
+# typed a word would wait for it. In the server a thread does it now and then (Startup); programs that write much
+# do it themselves.
+module CheckpointsApart
+  PAGES = ENV["GLOSSEMA_COMMAND"] ? 1000 : 20_000
+
+  private
+
+  def configure_connection
+    super
+    @raw_connection.execute("PRAGMA wal_autocheckpoint = #{PAGES}")
+  end
+end
+
 # On a full disk SQLite takes a transaction back by itself. Rails then asks for it again, and the complaint
 # about that would hide what happened.
 module TakenBackAlready
@@ -45,6 +59,7 @@ end
 ActiveSupport.on_load(:active_record_sqlite3adapter) do
   prepend ReadInPlace
   prepend WaitingForTheDatabase
+  prepend CheckpointsApart
   prepend TakenBackAlready
 end
 

@@ -81,8 +81,19 @@ export async function request<T>(
   let response = await send(method, path, body, options)
   if (renewed(response)) response = await send(method, path, body, options)
   const json = safely(await response.text())
+  if (isPending(response, json)) return pendingAnswer<T>(json.pending)
   if (response.ok) return json as T
   throw errorOf(response.status, json)
+}
+
+// Another server is asked, and takes its time: the answer is asked for until it is there.
+const OFTEN = 300
+const isPending = (response: Response, json: unknown): json is { pending: string } =>
+  response.status === 202 && typeof json === 'object' && json !== null && 'pending' in json
+
+async function pendingAnswer<T>(id: string): Promise<T> {
+  await new Promise((done) => window.setTimeout(done, OFTEN))
+  return request<T>('GET', `/pending_answers/${id}`)
 }
 
 export function errorOf(status: number, json: unknown): ApiError {

@@ -3,6 +3,7 @@ module Api
   class BaseController < ApplicationController
     include FailingDisk
     include Exporting
+    include AskingOutside
 
     before_action :require_user
     rescue_from(Glossema::Refused) { |error| answer_refusal(error) }
@@ -44,7 +45,10 @@ module Api
       answer_refusal(Glossema::Refused.new(key, **details), status)
     end
 
-    def answer_refusal(refusal, status = 422)
+    # What somebody else changed meanwhile is a conflict.
+    def status_of(refusal) = refusal.code == "changed-meanwhile" ? :conflict : 422
+
+    def answer_refusal(refusal, status = status_of(refusal))
       render json: { error: error_of(refusal) }, status: status
     end
 

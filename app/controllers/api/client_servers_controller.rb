@@ -5,18 +5,21 @@ module Api
 
     # params: address, key.
     def create
-      made = ClientServer.add(client, address: params.require(:address), key: params[:key].to_s)
-      answer(ClientServerResource.new(made), status: :created)
+      asked = { address: params.require(:address), key: params[:key].to_s }
+      owner = client
+      ask_outside { ClientServerResource.new(ClientServer.add(owner, **asked)).to_h }
     end
 
     # params: address, key. It is asked with them first.
     def update
       address = params[:address].presence || server.address
       key = params[:key].presence || server.key
-      name = ClientServer::Speaker.new(address, key, patience: ClientServer::PATIENCE).name
-      server.update!(address: address.strip.chomp("/"), key: key, name: name)
-      server.ask
-      answer(ClientServerResource.new(server))
+      ask_outside do
+        name = ClientServer::Speaker.new(address, key, patience: ClientServer::PATIENCE).name
+        server.update!(address: address.strip.chomp("/"), key: key, name: name)
+        server.ask
+        ClientServerResource.new(server).to_h
+      end
     end
 
     # Projects that were opened stay, and deliver there no more.

@@ -7,8 +7,7 @@ module Api
       translator = Machine::Translator.for(segment.project)
       return render json: { proposal: nil } unless translator
 
-      answer = translator.answers([segment]).first
-      render json: { proposal: row(answer, translator.record) }
+      ask_outside { { proposal: row(translator.answers([segment]).first, translator.record) } }
     end
 
     private

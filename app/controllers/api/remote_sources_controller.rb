@@ -4,10 +4,10 @@ module Api
     # params: kind, address, key, ref; name; source_lang, target_lang; writes.
     def create
       pair = params.values_at(:source_lang, :target_lang).compact_blank.presence
-      source = RemoteSource.attach(params.require(:kind), by: current_user, address: params.require(:address),
-        key: params[:key].to_s, ref: params.require(:ref), name: params[:name], pair: pair,
-        writes: params[:writes] == true)
-      render json: { id: source.item_id }, status: :created
+      asked = { by: current_user, address: params.require(:address), key: params[:key].to_s,
+                ref: params.require(:ref), name: params[:name], pair: pair, writes: params[:writes] == true }
+      kind = params.require(:kind)
+      ask_outside { { id: RemoteSource.attach(kind, **asked).item_id } }
     end
 
     # params: address, key, writes.

@@ -6,16 +6,20 @@ module Api
       return test_again if params[:remote_source_id]
 
       speaker = RemoteSource::Speaker.new(params.require(:address), params[:key])
-      described = speaker.describe
-      render json: { server: described.name, items: described.items.map(&:to_h) }
+      ask_outside do
+        described = speaker.describe
+        { server: described.name, items: described.items.map(&:to_h) }
+      end
     end
 
     private
 
     def test_again
       source = current_user.remote_sources.find(params[:remote_source_id])
-      source.test
-      answer(RemoteSourceResource.new(source))
+      ask_outside do
+        source.test
+        RemoteSourceResource.new(source).to_h
+      end
     end
   end
 end

@@ -13,28 +13,22 @@ class Memory::Learned
   HELD = 3
   LOOKED = 2.minutes
   VERSION = 2
-  # made: when the file was written; last: the highest unit that is in it.
-  Held = Struct.new(:made, :model, :last)
-
-  @held = {}
-  @lock = Monitor.new
+  @held, @lock = {}, Mutex.new
 
   class << self
     # The Glossema::Completion::Model of a memory, learned now if need be, which may take a minute.
-    def of(memory) = new(memory).then { |learned| learned.there || learned.learn && learned.there }
+    def of(memory) = new(memory).then { |learned| (learned.held || (learned.learn && learned.held))&.model }
 
-    # The same if it is there, else nil; now and then it is looked whether it should be learned anew.
+    # Its HeldModel if it is there, else nil; now and then it is looked whether it should be learned anew.
     def at_hand(memory)
       due = Rails.cache.write("learn:#{memory.id}", true, unless_exist: true, expires_in: LOOKED)
       LearnMemoryJob.perform_later(memory) if due
-      new(memory).there
+      new(memory).held
     end
 
-    # Keeps others from asking what is just taking in more. The same lock is that of Project::Learned.
-    def exclusively(&) = @lock.synchronize(&)
-
-    # {memory id => Held}, the last used ones last.
-    attr_reader :held
+    # Those that are held: {memory id => [when its file was written, HeldModel]}, the last used ones last. The block
+    # must not take long: everybody waits for it.
+    def table = @lock.synchronize { yield @held }
   end
 
   def initialize(memory)
@@ -42,14 +36,10 @@ class Memory::Learned
   end
 
   # The model as the memory is now, or nil.
-  def there
-    self.class.exclusively do
-      held = hold or return
-      rows = @memory.units.where("id > ?", held.last).order(:id).limit(UNITS).pluck(:id, :source, :target)
-      rows.each { |_, *texts| held.model.add(*plain(texts)) }
-      held.last = rows.last.first if rows.any?
-      held.model
-    end
+  def held
+    held = find or return
+    held.alone { follow(held) }
+    held
   end
 
   # Should it be learned, or anew?
@@ -81,7 +71,7 @@ class Memory::Learned
   end
 
   def forget
-    self.class.exclusively { self.class.held.delete(@memory.id) }
+    self.class.table { |held| held.delete(@memory.id) }
     path.delete if path.exist?
   end
 
@@ -102,22 +92,34 @@ class Memory::Learned
     nil
   end
 
-  def hold
+  # Units that came since its file was written.
+  def follow(held)
+    rows = @memory.units.where("id > ?", held.since).order(:id).limit(UNITS).pluck(:id, :source, :target)
+    rows.each { |_, *texts| held.model.add(*plain(texts)) }
+    held.since = rows.last.first if rows.any?
+  end
+
+  # The one that is held, or else that of the file.
+  def find
     return unless path.exist?
 
-    held = self.class.held
-    found = held.delete(@memory.id)
-    found = read unless found && found.made == path.mtime
-    held[@memory.id] = found if found
-    held.shift if held.size > HELD
-    found
+    made = path.mtime
+    made_then, held = self.class.table { |all| all[@memory.id] }
+    held = read unless made_then == made
+    self.class.table { |all| keep(all, made, held) } if held
+    held
+  end
+
+  def keep(all, made, held)
+    all.delete(@memory.id)
+    all[@memory.id] = [made, held]
+    all.shift if all.size > HELD
   end
 
   def read
-    made = path.mtime
     path.open("rb") do |io|
       _, last = head(io)
-      Held.new(made, Marshal.load(io), last) if last # rubocop:disable Security/MarshalLoad -- our own file
+      HeldModel.new(Marshal.load(io), last) if last # rubocop:disable Security/MarshalLoad -- our own file
     end
   rescue TypeError, ArgumentError, EOFError
     nil

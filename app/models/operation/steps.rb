@@ -16,14 +16,15 @@ module Operation::Steps
     end
   end
 
-  # The same for slices that are written together, each in a transaction.
+  # The same for slices that are written together, each in a transaction: as many items as take about as long as
+  # ShortTransaction says. size: how many at first.
   def in_slices(items, size, counter: nil)
     at, before = counter ? [cursor.fetch(counter, 0), 0] : [0, done]
     update_columns(done: before + at, total: before + items.size)
     while at < items.size
       checkpoint
       slice = items[at, size]
-      ShortTransaction.run do
+      size = ShortTransaction.fitting(slice.size) do
         yield slice
         at += slice.size
         advance(counter, at, before + at)

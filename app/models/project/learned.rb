@@ -3,41 +3,48 @@ class Project::Learned
   # So many of the newest are learned from at first.
   SEGMENTS = 1500
   HELD = 5
-  # since: up to when changes were taken in; known: {segment id => target}
-  Held = Struct.new(:model, :since, :known)
 
-  @held = {}
+  @held, @lock = {}, Mutex.new
 
   class << self
-    # The Glossema::Completion::Model of a project as it is now.
+    # The HeldModel of a project as it is now.
     def of(project)
-      Memory::Learned.exclusively do
-        key = [project.id, project.created_at.to_f]
-        held = @held.delete(key) || begun(project)
-        @held.shift if @held.size >= HELD
-        @held[key] = held
-        follow(project, held)
-        held.model
+      held, known = find([project.id, project.created_at.to_f])
+      held.alone do
+        begin_with(project, held, known) unless held.model
+        follow(project, held, known)
       end
+      held
     end
 
     private
 
-    def begun(project)
+    # Everybody waits for this: nothing is learned here. Returns the HeldModel and {segment id => target} of what
+    # it knows.
+    def find(key)
+      @lock.synchronize do
+        found = @held.delete(key) || [HeldModel.new, {}]
+        @held.shift if @held.size >= HELD
+        @held[key] = found
+      end
+    end
+
+    def begin_with(project, held, known)
       newest = confirmed(project).order(updated_at: :desc).limit(SEGMENTS)
       rows = newest.pluck(:id, :source, :target, :updated_at)
-      model = Glossema::Completion::Model.learn(rows.reverse.map { |_, *texts, _| plain(texts) })
-      Held.new(model, rows.first&.last || Time.at(0).utc, rows.to_h { |id, _, target, _| [id, target] })
+      held.model = Glossema::Completion::Model.learn(rows.reverse.map { |_, *texts, _| plain(texts) })
+      held.since = rows.first&.last || Time.at(0).utc
+      rows.each { |id, _, target, _| known[id] = target }
     end
 
     # What was confirmed or changed since; a wording that was replaced stays known.
-    def follow(project, held)
+    def follow(project, held, known)
       rows = confirmed(project).where(updated_at: held.since..).order(:updated_at)
       rows.limit(SEGMENTS).pluck(:id, :source, :target, :updated_at).each do |id, source, target, at|
         held.since = at
-        next if held.known[id] == target
+        next if known[id] == target
 
-        held.known[id] = target
+        known[id] = target
         held.model.add(*plain([source, target]))
       end
     end

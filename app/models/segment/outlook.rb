@@ -17,11 +17,11 @@ class Segment::Outlook
   # A Glossema::Completion::Outlook.
   def value
     terms, carried = terms_and_carried
-    outlook =
-      Memory::Learned.exclusively do
-        Glossema::Completion::Outlook.of(models, @segment.source_content.text, terms: terms, carried: carried,
-          matches: matches + given.map { |text| [MACHINE, text] })
-      end
+    alike = matches + given.map { |text| [MACHINE, text] }
+    outlook = HeldModel.reading(held_models) do |models|
+      Glossema::Completion::Outlook.of(models, @segment.source_content.text, terms: terms, carried: carried,
+        matches: alike)
+    end
     outlook.things.reject! { |_, kind, _| kind == "source" } if without?("source")
     outlook
   end
@@ -49,7 +49,7 @@ class Segment::Outlook
 
   def without?(source) = @without.include?(source)
 
-  def models
+  def held_models
     memories = without?("memories") ? [] : @project.attachments.usable.includes(:memory).map(&:memory)
     own = without?("project") ? [] : [Project::Learned.of(@project)]
     memories.filter_map { |memory| Memory::Learned.at_hand(memory) } + own

@@ -1,0 +1,20 @@
+# How long others would wait for the database: the longest transaction, and the longest statement that writes.
+module LockTimes
+  Held = Struct.new(:seconds, :what)
+  WRITES = /\A\s*(INSERT|UPDATE|DELETE|REPLACE)/i
+
+  # The longest that the write lock is held while the block runs.
+  def longest_lock(&)
+    longest = Held.new(0.0, nil)
+    note = lambda do |event, what|
+      seconds = event.duration / 1000
+      longest = Held.new(seconds, what) if seconds > longest.seconds
+    end
+    transactions = ->(event) { note[event, "a transaction"] }
+    statements = ->(event) { note[event, event.payload[:sql][0, 200]] if event.payload[:sql].match?(WRITES) }
+    ActiveSupport::Notifications.subscribed(transactions, "transaction.active_record") do
+      ActiveSupport::Notifications.subscribed(statements, "sql.active_record", &)
+    end
+    longest
+  end
+end
