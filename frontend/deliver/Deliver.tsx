@@ -1,6 +1,6 @@
 // Deliver: what is not ready with a way there, then the files with their proof, then the history.
 import { Button } from 'antd'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import { ItsServer } from '../servers/ItsServer'
@@ -9,15 +9,16 @@ import { languageName } from '../shared/languages'
 import { Failure, Waiting } from '../shared/Notices'
 import { WhichFiles } from '../shared/parts/WhichFiles'
 import type { Readiness } from '../shared/types'
-import { useAct } from '../shared/useAct'
 import { DeliveryLine } from './DeliveryLine'
+import { DeliveryProgress } from './DeliveryProgress'
 import { ForClient } from './ForClient'
 import { HandBack } from './HandBack'
 import { Message } from './Message'
 import { NotReady } from './NotReady'
 import { OnlyChanged } from './OnlyChanged'
 import { SinceLast } from './SinceLast'
-import { deliver, useDelivered, useDeliveries, useReadiness } from './queries'
+import { useDelivering } from './useDelivering'
+import { useDelivered, useDeliveries, useReadiness } from './queries'
 import './deliver.css'
 
 function progressOf({ words }: Readiness) {
@@ -28,8 +29,7 @@ function progressOf({ words }: Readiness) {
 export function Deliver() {
   const { t } = useTranslation()
   const id = Number(useParams().id)
-  const { act, busy } = useAct()
-  const history = useRef<HTMLDivElement>(null)
+  const { operation, begin, refresh, busy } = useDelivering(id)
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
   const [written, setWritten] = useState<string | null>(null)
   const project = useDelivered(id)
@@ -48,12 +48,7 @@ export function Deliver() {
   const stamp = deliveries.data?.length ?? 0
   const message = written ?? readiness.data.message
   const chosen = project.data.documents.filter((document) => !left.has(document.id))
-  const make = () =>
-    void act(async () => {
-      await deliver(id, { document_ids: chosen.map((document) => document.id), message })
-      await deliveries.refetch()
-      history.current?.scrollIntoView({ block: 'nearest' })
-    })
+  const make = () => begin({ document_ids: chosen.map((document) => document.id), message })
   const { items, unchecked, out } = readiness.data
   const ready = Object.keys(items).length === 0 && unchecked === 0 && out.length === 0
   const label = t(ready ? 'deliver.make' : 'deliver.makeAnyway')
@@ -76,15 +71,15 @@ export function Deliver() {
           <Button
             type={ready ? 'primary' : 'default'}
             size="large"
-            loading={busy}
-            disabled={!chosen.length}
+            disabled={!chosen.length || busy}
             onClick={make}
           >
-            {busy ? t('deliver.making') : label}
+            {label}
           </Button>
         </p>
+        {operation && <DeliveryProgress operation={operation} onChanged={refresh} />}
         <SinceLast project={id} stamp={stamp} />
-        <div ref={history}>
+        <div>
           <h2>{t('deliver.history')}</h2>
           {deliveries.data?.length ? (
             <ul className="lines">

@@ -30,7 +30,7 @@ export function Tray() {
       }
     >
       <button ref={opener} type="button" className="tool tray" aria-label={label} aria-expanded={open}>
-        <span className="gauge" aria-hidden>
+        <span className="gauge wide" aria-hidden>
           <i style={{ width: `${share}%` }} />
         </span>
         <span className="tab">{list.length}</span>

@@ -102,7 +102,7 @@ RSpec.describe "The write lock" do
     segment = document.reload.segments.offset(250).first
     held_by("a split by hand") { document.split(segment, 10, by: user) }
     held_by("a new version") do
-      file = Tempfile.create("b.txt").tap { |io| io.write(text(every: 10)) && io.flush }
+      file = Tempfile.new("b.txt").tap { |io| io.write(text(every: 10)) && io.flush }
       upload = ActionDispatch::Http::UploadedFile.new(tempfile: file, filename: "b.txt", type: "text/plain")
       pending = document.reload.propose_version(upload, "b.txt")
       run(Operations::FileComparison, input: { "document_id" => pending.id })
