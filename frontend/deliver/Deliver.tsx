@@ -1,4 +1,4 @@
-// Deliver: what is not ready with a way there, then the files with their proof, then the history.
+// Deliver: the files and the button, what is not ready with a way there, then the history.
 import { Button } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
@@ -58,11 +58,7 @@ export function Deliver() {
         <h1>{t('deliver.into', { language: languageName(project.data.target_lang) })}</h1>
         <HandBack project={project.data} />
         {!project.data.server?.said && <ItsServer project={project.data} />}
-        {ready ? (
-          <p className="quiet">{t('deliver.ready')}</p>
-        ) : (
-          <NotReady readiness={readiness.data} project={project.data} />
-        )}
+        {ready && <p className="quiet">{t('deliver.ready')}</p>}
         <WhichFiles documents={project.data.documents} left={left} onLeft={setLeft}>
           <OnlyChanged project={project.data} stamp={stamp} onLeft={setLeft} />
         </WhichFiles>
@@ -78,6 +74,7 @@ export function Deliver() {
           </Button>
         </p>
         {operation && <DeliveryProgress operation={operation} onChanged={refresh} />}
+        {!ready && <NotReady readiness={readiness.data} project={project.data} />}
         <SinceLast project={id} stamp={stamp} />
         <div>
           <h2>{t('deliver.history')}</h2>

@@ -7,7 +7,10 @@ module Api
     ].freeze
     LISTS = { never_used: [], never_translated: [] }.freeze
 
-    def show = answer(ProjectResource.new(project))
+    def show
+      project.count_if_due
+      answer(ProjectResource.new(project))
+    end
 
     # params: template_id: the template it begins with; client_id, target_lang: what is known already.
     def create

@@ -116,7 +116,7 @@ module Document::Replacing
   # One version goes and another one comes, in one short transaction.
   def change_places(going, coming, by, operation)
     pairs = coming.pairs_with(going)
-    operation.publish do
+    operation.complete do
       going.update!(role: "replaced")
       coming.update!(role: "current")
       coming.follow_version(pairs, by)

@@ -17,7 +17,7 @@ class Document::RevisionUpdate
     @fresh = @pending.opened(as_stored: false, operation: @operation)
     @links = @operation.interruptible { @pending.revision_of(@fresh, @old).links }
     prepare
-    @operation.publish { change_places(&) }
+    @operation.complete { change_places(&) }
     follow_up
   end
 

@@ -51,6 +51,17 @@ module Operation::Execution
     end
   end
 
+  # The same for a result with which it is done or undone: from here on it is not cancelled, and a kill does not
+  # repeat it.
+  def complete
+    publish do
+      yield
+      now = Time.current
+      self.undone_at = now if undoing?
+      assign_attributes(state: undoing? ? "undone" : "done", undoing: false, finished_at: now)
+    end
+  end
+
   # Its process ended before it did.
   def broken_off = update!(state: "failed", message: I18n.t("operations.broken_off"))
 
@@ -58,7 +69,7 @@ module Operation::Execution
 
   def run
     undoing? ? revert : perform
-    settle(undoing? ? "undone" : "done")
+    settle
   rescue Cancelled
     clear_up
   rescue Glossema::Refused => e
@@ -73,11 +84,13 @@ module Operation::Execution
     Rails.logger.error("#{e.class}: #{e.message}\n#{e.backtrace.to_a.first(20).join("\n")}")
   end
 
-  def settle(state)
+  def settle
+    return clear_up if completed?
+
     now = Time.current
     kept = Operation.where(id: id, state: "running").update_all(
-      state: state, active: false, undoing: false, finished_at: now, updated_at: now,
-      undone_at: state == "undone" ? now : nil, done: [done, total].max
+      state: undoing? ? "undone" : "done", active: false, undoing: false, finished_at: now, updated_at: now,
+      undone_at: undoing? ? now : nil, done: [done, total].max
     )
     return clear_up if kept.zero?
 
@@ -86,6 +99,8 @@ module Operation::Execution
   end
 
   def stop_with(message)
+    return clear_up if completed?
+
     Operation.where(id: id).update_all(state: "failed", message: message, finished_at: Time.current)
     reload
     clear_up
@@ -95,9 +110,7 @@ module Operation::Execution
   def clear_up
     reload
     @clearing = true
-    update_columns(phase: Operation::CLEARING)
-    undo_half_done if reverts_when_stopped && !undoing? && respond_to?(:revert)
-    abandon
+    clear_half_done unless completed?
   rescue ActiveRecord::RecordNotFound
     nil
   ensure
@@ -106,6 +119,14 @@ module Operation::Execution
     reload if Operation.exists?(id)
     settled
   end
+
+  def clear_half_done
+    update_columns(phase: Operation::CLEARING)
+    undo_half_done if reverts_when_stopped && !undoing? && respond_to?(:revert)
+    abandon
+  end
+
+  def completed? = %w[done undone].include?(state) && !undoing?
 
   def undo_half_done
     revert

@@ -9,7 +9,7 @@ class Operations::ArchiveExport < Operation
     bytes = interruptible { archive.bytes }
     blob = BytesFirst.store(io: StringIO.new(bytes), filename: archive.name,
       content_type: "application/zip")
-    publish { output.attach(blob) }
+    complete { output.attach(blob) }
   end
 
   def heavy?

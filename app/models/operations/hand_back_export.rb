@@ -9,7 +9,7 @@ class Operations::HandBackExport < Operation
     bytes = interruptible { back.bytes }
     blob = BytesFirst.store(io: StringIO.new(bytes), filename: back.name,
       content_type: "application/zip")
-    publish { output.attach(blob) }
+    complete { output.attach(blob) }
   end
 
   def heavy? = subject.segments.count > Operation::ChildProcess::MANY

@@ -12,7 +12,7 @@ class Operations::MemoryExport < Operation
     Tempfile.create(["memory", ".tmx"]) do |file|
       Glossema::Exchange::Tmx.write(file, pairs, **subject.slice(:source_lang, :target_lang).symbolize_keys)
       file.rewind
-      publish { output.attach(io: file, filename: name, content_type: "application/xml", identify: false) }
+      complete { output.attach(io: file, filename: name, content_type: "application/xml", identify: false) }
     end
   end
 

@@ -11,7 +11,7 @@ class Operations::PackageImport < Operation
     package = HandOver.read(file.download, file.filename.to_s)
     opening = package.opening(self)
     opening.run
-    publish do
+    complete do
       opening.reveal
       result["project_id"] = opening.project.id
     end

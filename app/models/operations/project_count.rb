@@ -6,7 +6,6 @@ class Operations::ProjectCount < Operation
   self.superseding = true
 
   def perform
-    subject.update_columns(count_due: false)
     documents = subject.documents.select(&:ready?)
     segments = subject.counted_segments
     rows = Report::Matching.new(subject, stores, self).rows(segments)

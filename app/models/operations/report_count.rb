@@ -10,7 +10,7 @@ class Operations::ReportCount < Operation
     segments = subject.counted_segments
     rows = Report::Matching.new(subject, stores, self).rows(segments) { |done| tell_progress(done) }
     value = interruptible { Report.value_of(subject, segments, rows) }
-    publish { report.fill(value) }
+    complete { report.fill(value) }
     tell
   end
 

@@ -10,7 +10,7 @@ class Operations::ReviewReturn < Operation
     round = ReviewRound::Reading.round_of(bytes, name, subject.review_rounds)
     reading = round.read_back(bytes, name)
     rows = reading.prepare(self)
-    publish do
+    complete do
       round.keep(reading, rows)
       round.returned.attach(file.blob)
       self.result = { "round_id" => round.id, "strange" => reading.strange }

@@ -13,7 +13,7 @@ class Operations::ReviewSheet < Operation
     writer = ReviewRound::Sheet.new(round, input["ids"], self)
     round.base = writer.base
     blob = stored(writer)
-    publish do
+    complete do
       round.number = round.next_number
       round.save!
       round.sheet.attach(blob)

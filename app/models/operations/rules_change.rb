@@ -10,4 +10,10 @@ class Operations::RulesChange < Operation
     subject.update!(rules: before["rules"])
     perform
   end
+
+  # The rules were kept before it began.
+  def discard
+    subject.update!(rules: before["rules"])
+    super
+  end
 end

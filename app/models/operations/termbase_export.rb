@@ -6,7 +6,7 @@ class Operations::TermbaseExport < Operation
   def perform
     export = Termbase::Export.new(subject, style: input["style"].presence)
     bytes = interruptible { export.bytes(input["as"]) }
-    publish { output.attach(io: StringIO.new(bytes), filename: export.name(input["as"]), identify: false) }
+    complete { output.attach(io: StringIO.new(bytes), filename: export.name(input["as"]), identify: false) }
   end
 
   def heavy? = subject.entries.count > Operation::ChildProcess::MANY

@@ -40,8 +40,12 @@ module Project::Counting
     announce("counted")
   end
 
-  # Somebody looks at it.
-  def count_if_due = count_due && count_later
+  # Somebody looks at it; of two who look at once one makes it count.
+  def count_if_due
+    return unless count_due
+
+    count_later if self.class.where(id: id, count_due: true).update_all(count_due: false) == 1
+  end
 
   # A project has a report of each state of its files. segments, rows: as they were just counted, see
   # Report#fill.

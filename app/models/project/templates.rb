@@ -26,7 +26,7 @@ module Project::Templates
     # Quick counts that nobody kept, after a day.
     def purge_quick
       where(kind: "quick", created_at: ..1.day.ago).find_each do |project|
-        project.destroy! if project.reports.none?(&:kept)
+        project.purge if project.reports.none?(&:kept)
       end
     end
   end
