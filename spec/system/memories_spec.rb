@@ -47,13 +47,13 @@ RSpec.describe "Memories" do
     expect(page).to have_css(".memory-line", text: "2 units")
     click_link "Life’s work"
     expect(page).to have_css(".unit", count: 2)
-    click_button "What was done"
-    expect(page).to have_css(".memory-past", text: "units.tmx: 2 new, 0 updated, 0 known already")
-    find("summary", text: "1 fault in the file").click
-    expect(page).to have_css(".memory-past", text: "Line 3:")
+    click_button "Activity"
+    expect(page).to have_css(".activity", text: "units.tmx")
+    find("summary", text: "1 error in the file").click
+    expect(page).to have_css(".activity", text: "Line 3:")
     expect(faults).to eq([])
     click_button "Undo"
-    expect(page).to have_css(".memory-past", text: "taken back")
+    expect(page).to have_css(".activity", text: "Undone")
     expect(MemoryUnit.count).to eq(0)
 
     click_link "← Memories"

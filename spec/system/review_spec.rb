@@ -157,7 +157,8 @@ RSpec.describe "Review" do
 
   it "keeps a whole project as one file, which opens again on Today" do
     visit "/projects/#{project.id}/brief"
-    expect(page).to have_link("The whole project as one file", href: %r{/projects/#{project.id}/archive})
+    click_button "The whole project as one file"
+    eventually { expect(Dir[File.join(Browsing::DOWNLOADS, "*.zip")].size).to eq(1) }
     kept = File.join(Dir.mktmpdir, "kept.zip")
     File.binwrite(kept, ProjectArchive::Out.new(project).bytes)
     visit "/"

@@ -91,12 +91,12 @@ RSpec.describe "A shared memory" do
     expect(page).to have_text("Ines Calloway gives you “Bicycles” to read.")
     share.reload.update!(state: "accepted")
     visit "/memories/#{memory.id}"
-    click_button "What was done"
-    expect(page).to have_css(".memory-past li", text: "Load.")
-    expect(page).to have_no_css(".memory-past button")
+    click_button "Activity"
+    expect(page).to have_css(".activity li", text: "Load.")
+    expect(page).to have_no_css(".activity button")
     share.update!(may: "write")
     visit "/memories/#{memory.id}"
-    click_button "What was done"
-    expect(page).to have_css(".memory-past li button")
+    click_button "Activity"
+    expect(page).to have_css(".activity li button")
   end
 end

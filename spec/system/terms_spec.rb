@@ -160,10 +160,10 @@ RSpec.describe "Terms" do
     expect(page).to have_text("1 added, 1 merged, 0 the same.")
     fill_in "Search terms", with: "mozz"
     expect(page).to have_css(".entry", count: 1, text: "hub")
-    click_link "What was done"
-    expect(page).to have_css(".term-acts li", count: 3)
-    first(".term-acts .link", text: "Undo").click
-    expect(page).to have_css(".term-acts .undone", count: 1)
+    click_link "Activity"
+    expect(page).to have_css(".activity li", count: 3)
+    first(".activity .link", text: "Undo").click
+    expect(page).to have_css(".activity .undone", count: 1)
     click_link "Entries"
     expect(page).to have_text("No entry fits.")
     expect(faults).to eq([])
