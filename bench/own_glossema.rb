@@ -68,7 +68,9 @@ class Person
   def call(verb, path, body = nil, form: nil)
     request = Net::HTTP.const_get(verb.capitalize).new("/api#{path}", headers)
     if form
-      request.set_form(form.map { |field, name, bytes| name ? [field, bytes, { filename: name }] : [field, bytes] },
+      request.set_form(form.map { |field, name, bytes|
+        name ? [field, bytes, { filename: name }] : [field, bytes]
+      },
         "multipart/form-data")
     elsif body
       request.body = JSON.generate(body)

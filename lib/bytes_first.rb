@@ -1,6 +1,7 @@
-# The bytes of a file are on the disk, and its blob in the database, before anything is attached: while a record is
-# saved others wait for the database, and a file may be large. A server that is killed between the two leaves
-# bytes or a blob that nothing names, never a name without its bytes. Goes before Active Storage's `attach`.
+# The bytes of a file are on the disk, and its blob in the database, before anything is attached: while a
+# record is saved others wait for the database, and a file may be large. A server that is killed between the
+# two leaves bytes or a blob that nothing names, never a name without its bytes. Goes before Active Storage's
+# `attach`.
 module BytesFirst
   class << self
     # A blob of a file. io, filename and what else ActiveStorage::Blob.create_and_upload! knows.

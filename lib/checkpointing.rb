@@ -8,7 +8,7 @@ module Checkpointing
   class << self
     # path: of the database.
     def start(path)
-      @thread ||= Thread.new do
+      @start ||= Thread.new do
         Thread.current.name = "checkpointing"
         database = SQLite3::Database.new(path)
         loop do

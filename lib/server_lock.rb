@@ -1,5 +1,5 @@
-# One server for a data folder: two would take each other's work for work that was left behind. Held by the process
-# itself, so that it is free again however that ends.
+# One server for a data folder: two would take each other's work for work that was left behind. Held by the
+# process itself, so that it is free again however that ends.
 class ServerLock
   FILE = "server.lock".freeze
 
@@ -10,7 +10,7 @@ class ServerLock
     return new(file).write if file.flock(File::LOCK_EX | File::LOCK_NB)
 
     abort "Another Glossema server (process #{file.read.strip}) is running on the data folder #{data}. " \
-          "Stop it first, or set GLOSSEMA_DATA to another folder."
+      "Stop it first, or set GLOSSEMA_DATA to another folder."
   end
 
   def initialize(file)
@@ -22,6 +22,6 @@ class ServerLock
     @file.truncate(0)
     @file.write(Process.pid.to_s)
     @file.flush
-    @@held = self # rubocop:disable Style/ClassVars -- nothing else may let go of it
+    @@held = self
   end
 end

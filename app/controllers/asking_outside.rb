@@ -1,5 +1,5 @@
-# Requests that need an answer of another server: where it does not come at once they answer 202 with the number of
-# a pending answer, which is asked for later (Api::PendingAnswersController).
+# Requests that need an answer of another server: where it does not come at once they answer 202 with the
+# number of a pending answer, which is asked for later (Api::PendingAnswersController).
 module AskingOutside
   private
 

@@ -1,5 +1,5 @@
-# Files that take a while to be made: an address answers the operation that makes the file as long as it is under
-# way (202), then the file itself, once.
+# Files that take a while to be made: an address answers the operation that makes the file as long as it is
+# under way (202), then the file itself, once.
 module Exporting
   # A file that nobody fetched is made anew after so long.
   FRESH = 2.minutes
@@ -11,7 +11,8 @@ module Exporting
     operation = awaited(kind, subject, input) ||
       kind.start(subject, by: current_user, summary: subject.name.to_s, input: input)
     return started(operation) if operation.under_way?
-    raise Glossema::Refused.new("export-failed", why: operation.message.to_s) unless operation.output.attached?
+    raise Glossema::Refused.new("export-failed",
+      why: operation.message.to_s) unless operation.output.attached?
 
     operation.note("fetched" => true)
     send_blob(operation.output)

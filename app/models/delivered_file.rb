@@ -11,8 +11,8 @@ class DeliveredFile < ApplicationRecord
   Written = Struct.new(:document_id, :name, :checksum, :byte_size, :proof, :blob, :texts, keyword_init: true)
 
   class << self
-    # Writes and proves a document as part of an operation. taken: the names there are in the delivery already.
-    # Returns what is delivered once all files are written.
+    # Writes and proves a document as part of an operation. taken: the names there are in the delivery
+    # already. Returns what is delivered once all files are written.
     def write(document, taken, operation)
       opened = document.opened(operation: operation)
       texts = document.segments.pluck(:id, :target).to_h

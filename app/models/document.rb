@@ -50,7 +50,8 @@ class Document < ApplicationRecord
 
   # Those that read it.
   def reading_operations
-    Operation.where(kind: "file_reading", subject: project).where("json_extract(input, '$.document_id') = ?", id)
+    Operation.where(kind: "file_reading", subject: project).where("json_extract(input, '$.document_id') = ?",
+      id)
   end
 
   def bring_back
@@ -87,8 +88,8 @@ class Document < ApplicationRecord
     known_format ? Glossema::Formats.permitted(known_format, given) : {}
   end
 
-  # The core's view of the original. With `as_stored` it is cut just as it was when it was read. operation: that
-  # it is part of: reading is broken off when that is cancelled.
+  # The core's view of the original. With `as_stored` it is cut just as it was when it was read. operation:
+  # that it is part of: reading is broken off when that is cancelled.
   def opened(as_stored: true, rules: nil, operation: nil)
     bytes, how = original.download, reading_options(as_stored, rules)
     read = -> { Glossema::Document.new(bytes, **how) }

@@ -1,5 +1,5 @@
-# A model of completion that is held in memory while it is used: whoever reads it, or adds to it, does so alone.
-# Each has a lock of its own, so that nobody waits for what others translate.
+# A model of completion that is held in memory while it is used: whoever reads it, or adds to it, does so
+# alone. Each has a lock of its own, so that nobody waits for what others translate.
 class HeldModel
   # model: a Glossema::Completion::Model; since: up to where it took in what it learns from.
   attr_accessor :model, :since

@@ -1,6 +1,6 @@
-# Long work, and every change that can be undone: who began it, on what, how far it is, what it came to and what
-# is needed to undo it. Each kind is a class of its own in operations/, which does it in `perform` and undoes it
-# in `revert`.
+# Long work, and every change that can be undone: who began it, on what, how far it is, what it came to and
+# what is needed to undo it. Each kind is a class of its own in operations/, which does it in `perform` and
+# undoes it in `revert`.
 #
 #   queued → running → done → (queued, undoing → running, undoing →) undone
 #                    ↘ failed, cancelled → (queued again: retried)
@@ -65,7 +65,9 @@ class Operation < ApplicationRecord
   def under_way? = UNDER_WAY.include?(state) || active?
 
   # Did it change something that can be undone?
-  def undoable? = respond_to?(:revert) && %w[done failed cancelled].include?(state) && !active? && changed_anything?
+  def undoable?
+    respond_to?(:revert) && %w[done failed cancelled].include?(state) && !active? && changed_anything?
+  end
 
   # A cancelled or failed one can be tried again.
   def retryable? = %w[failed cancelled].include?(state) && !active? && respond_to?(:perform)

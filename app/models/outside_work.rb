@@ -1,6 +1,6 @@
-# Work that asks servers of others on behalf of somebody who waits for the answer: done by threads of its own, so
-# that no request waits for a server that does not answer. Tickets are kept for a while, in memory: a restart
-# loses nothing but an answer that is asked for again.
+# Work that asks servers of others on behalf of somebody who waits for the answer: done by threads of its own,
+# so that no request waits for a server that does not answer. Tickets are kept for a while, in memory: a
+# restart loses nothing but an answer that is asked for again.
 class OutsideWork
   # So many at once, so many of one user, and so many that wait.
   THREADS, EACH, QUEUE = 12, 4, 200

@@ -61,7 +61,9 @@ class Pretranslation
   # Writes what the preview found into the segments that are still as they were then.
   def write
     plan = JSON.parse(@operation.output.download).to_a
-    @operation.in_steps(plan, counter: "segments") { |id, found| put(@project.segments.find_by(id: id), found) }
+    @operation.in_steps(plan, counter: "segments") { |id, found|
+      put(@project.segments.find_by(id: id), found)
+    }
   end
 
   private

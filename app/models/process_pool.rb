@@ -1,5 +1,5 @@
-# Work shared out to a process for each core, which each read the database for themselves. Whoever asked may stop
-# at any time: then they end.
+# Work shared out to a process for each core, which each read the database for themselves. Whoever asked may
+# stop at any time: then they end.
 module ProcessPool
   PROGRAM = Rails.root.join("bin/share-work").to_s
   LOG = Rails.root.join("log/share-work.log").to_s

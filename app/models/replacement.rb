@@ -18,8 +18,8 @@ class Replacement
     [found.first(SHOWN), found.size]
   end
 
-  # Begins to write the changes of some segments (ids). confirmed: "stay" or "draft", what becomes of those that
-  # were confirmed. Returns the operation.
+  # Begins to write the changes of some segments (ids). confirmed: "stay" or "draft", what becomes of those
+  # that were confirmed. Returns the operation.
   def self.start(project, asked, ids, confirmed:, by:, side: "target")
     new(project, asked, side: side)
     Operations::Replacement.start(project, by: by, total: ids.size, summary: asked[:find],

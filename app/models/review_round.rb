@@ -13,9 +13,9 @@ class ReviewRound < ApplicationRecord
   validates :state, inclusion: { in: STATES }
   validates :reviser, presence: true
 
-  # Begins to write a sheet for a reviser with the segments named (ids), or all that have a translation. options:
-  # "tracking", "instructions", "terms", "notes": true or false. Returns the operation. Raises Refused
-  # "sheet-empty".
+  # Begins to write a sheet for a reviser with the segments named (ids), or all that have a translation.
+  # options: "tracking", "instructions", "terms", "notes": true or false. Returns the operation. Raises
+  # Refused "sheet-empty".
   def self.send_out(project, reviser:, by:, options: {}, ids: nil)
     Operations::ReviewSheet.start(project, by: by, summary: reviser.strip,
       input: { "reviser" => reviser, "options" => options, "ids" => ids })

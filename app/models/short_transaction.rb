@@ -19,7 +19,8 @@ module ShortTransaction
     Thread.current.priority = before
   end
 
-  # Runs the block, which writes so many, in a transaction. Returns how many should be written in the next one.
+  # Runs the block, which writes so many, in a transaction. Returns how many should be written in the next
+  # one.
   def fitting(count, &)
     began = now
     run(&)

@@ -1,5 +1,5 @@
-# Records that are being made and are not to be seen yet: they look as if they had been deleted long ago, so that
-# no list holds them, also not the Trash.
+# Records that are being made and are not to be seen yet: they look as if they had been deleted long ago, so
+# that no list holds them, also not the Trash.
 module Staging
   AT = Time.utc(2000).freeze
 

@@ -15,6 +15,6 @@ class MemoryResource < ApplicationResource
     memory.attachments.joins(:project).where.not(projects: { begun_at: nil }).count
   end
   attribute(:busy) do |memory|
-    OperationResource.new(memory.operations.where(kind: Operations.listed_kinds).under_way.order(:id).to_a).to_h
+    OperationResource.new(memory.operations.listed.under_way.order(:id).to_a).to_h
   end
 end

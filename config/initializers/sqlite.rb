@@ -34,9 +34,10 @@ module WaitingForTheDatabase
   end
 end
 
-# Whoever commits copies what the log of the database holds into it, once there are so many pages: somebody who
-# typed a word would wait for it. In the server a thread does it now and then (Startup); programs that write much
-# do it themselves.
+# Whoever commits copies what the log of the database holds into it, once there are so many pages: somebody
+# who
+# typed a word would wait for it. In the server a thread does it now and then (Startup); programs that write
+# much do it themselves.
 module CheckpointsApart
   PAGES = ENV["GLOSSEMA_COMMAND"] ? 1000 : 20_000
 

@@ -1,5 +1,5 @@
-# One table for all long work and for every change that can be undone, in place of a table for memories, one for
-# termbases, one for projects and one for alignments.
+# One table for all long work and for every change that can be undone, in place of a table for memories, one
+# for termbases, one for projects and one for alignments.
 class CreateOperations < ActiveRecord::Migration[7.2]
   MEMORY_KINDS = { "import" => "unit_import", "learn" => "unit_learning", "edit" => "unit_edit",
                    "bulk" => "unit_bulk_edit", "delete" => "unit_deletion", "merge" => "memory_merge",
@@ -8,7 +8,8 @@ class CreateOperations < ActiveRecord::Migration[7.2]
                      "import" => "term_import", "look" => "term_search" }.freeze
   PROJECT_KINDS = { "rules" => "rules_change", "settings" => "file_settings", "times" => "cue_times",
                     "split" => "segment_split", "join" => "segment_join", "version" => "file_revision",
-                    "put-back" => "file_reversion", "file-in" => "file_addition", "file-out" => "file_removal",
+                    "put-back" => "file_reversion", "file-in" => "file_addition",
+                    "file-out" => "file_removal",
                     "pretranslation" => "pretranslation", "replacement" => "replacement", "fixes" => "fixes",
                     "unified" => "unification" }.freeze
   # What the tags of segments written by a change began with.
@@ -112,7 +113,8 @@ class CreateOperations < ActiveRecord::Migration[7.2]
       FROM project_acts ORDER BY id
     SQL
     rename_files("ProjectAct", start)
-    execute "UPDATE active_storage_attachments SET name = 'output' WHERE record_type = 'Operation' AND name = 'plan'"
+    execute "UPDATE active_storage_attachments SET name = 'output' " \
+      "WHERE record_type = 'Operation' AND name = 'plan'"
     TAGS.each { |tag| rename_tags(tag, start) }
   end
 
@@ -157,7 +159,8 @@ class CreateOperations < ActiveRecord::Migration[7.2]
     end
     rename_column :term_candidates, :termbase_act_id, :operation_id
     execute "UPDATE term_entry_versions SET operation_id = operation_id + #{start}"
-    execute "UPDATE term_candidates SET operation_id = operation_id + #{start}, accepted_id = accepted_id + #{start}"
+    execute "UPDATE term_candidates SET operation_id = operation_id + #{start}, " \
+      "accepted_id = accepted_id + #{start}"
     add_foreign_key :memory_unit_versions, :operations
     add_foreign_key :term_entry_versions, :operations
     add_foreign_key :term_candidates, :operations

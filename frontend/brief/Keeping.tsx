@@ -46,7 +46,7 @@ export function Keeping({ project, attempt }: { project: Project; attempt: Attem
       {project.kind !== 'template' && project.begun_at && (
         <ExportLink
           className="plain-link"
-          address={`/api/projects/${project.id}/archive`}
+          path={`/projects/${project.id}/archive`}
           title={t('handOver.archiveHint')}
         >
           {t('handOver.asArchive')}

@@ -7,12 +7,12 @@ export function ForClient({ project }: { project: Project }) {
   const { t } = useTranslation()
   const files = [
     ...project.memories.map(({ memory_id, name }) => ({
-      address: `/api/memories/${memory_id}/exchange`,
+      path: `/memories/${memory_id}/exchange`,
       name,
       form: 'TMX',
     })),
     ...project.termbases.map(({ termbase_id, name }) => ({
-      address: `/api/termbases/${termbase_id}/exchange?as=tbx`,
+      path: `/termbases/${termbase_id}/exchange?as=tbx`,
       name,
       form: 'TBX',
     })),
@@ -23,10 +23,10 @@ export function ForClient({ project }: { project: Project }) {
       <h2>{t('deliver.forClient')}</h2>
       <p className="small quiet">{t('deliver.belongs')}</p>
       <ul className="lines">
-        {files.map(({ address, name, form }) => (
-          <li key={address} className="for-client">
+        {files.map(({ path, name, form }) => (
+          <li key={path} className="for-client">
             <span>{name}</span>
-            <ExportLink className="link small" address={address}>
+            <ExportLink className="link small" path={path}>
               {t('deliver.asFile', { form })}
             </ExportLink>
           </li>

@@ -9,7 +9,7 @@ export function HandBack({ project }: { project: Project }) {
   return (
     <p>
       {t('handOver.came', { from: project.handed_by })}{' '}
-      <ExportLink address={`/api/projects/${project.id}/hand_back`}>{t('handOver.back')}</ExportLink>
+      <ExportLink path={`/projects/${project.id}/hand_back`}>{t('handOver.back')}</ExportLink>
     </p>
   )
 }

@@ -59,7 +59,7 @@ export function MemoryHead({ memory, attempt, act, history, onHistory }: Props) 
       </p>
       <p className="small memory-acts">
         {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
-        <ExportLink address={`/api/memories/${memory.id}/exchange`}>{t('memories.export')}</ExportLink>
+        <ExportLink path={`/memories/${memory.id}/exchange`}>{t('memories.export')}</ExportLink>
         {own && others.length > 0 && (
           <MenuInPlace
             title={t('memories.merge')}

@@ -36,7 +36,7 @@ export function MemoryLine({ memory, attempt, onRemove }: Props) {
       </div>
       {!memory.remote && memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
       {!memory.remote && (
-        <ExportLink className="link small" address={`/api/memories/${memory.id}/exchange`}>
+        <ExportLink className="link small" path={`/memories/${memory.id}/exchange`}>
           {t('memories.export')}
         </ExportLink>
       )}

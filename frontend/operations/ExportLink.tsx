@@ -7,19 +7,19 @@ import { download } from './follow'
 import { refreshUnderWay } from './queries'
 
 interface Props {
-  address: string
+  path: string
   className?: string
   title?: string
   children: ReactNode
 }
 
-export function ExportLink({ address, className = 'link', title, children }: Props) {
+export function ExportLink({ path, className = 'link', title, children }: Props) {
   const { t } = useTranslation()
   const cache = useQueryClient()
   const { act, busy } = useAct()
   const fetchIt = () => {
     window.setTimeout(() => void refreshUnderWay(cache), 300)
-    void act(() => download(address))
+    void act(() => download(path))
   }
   return (
     <button type="button" className={className} title={title} disabled={busy} onClick={fetchIt}>

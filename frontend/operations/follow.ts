@@ -1,5 +1,5 @@
 // Waiting for an operation that was begun: the page stays usable, and it may be left.
-import { api, ApiError } from '../shared/api'
+import { api, ApiError, fileAt } from '../shared/api'
 import type { Operation } from '../shared/types'
 import { fileOf, isUnderWay, operationAt } from './queries'
 
@@ -28,19 +28,11 @@ export async function finished(begun: Operation, onProgress?: (now: Operation) =
 
 // A file that takes a while to be made: its address answers the operation that makes it, which is waited for,
 // or, where it is small, the file itself.
-export async function download(address: string): Promise<void> {
-  const response = await fetch(address, { headers: { Accept: 'application/json' } })
-  if (response.status !== 202) return save(await fileIn(response), nameIn(response))
+export async function download(path: string): Promise<void> {
+  const response = await fileAt(path)
+  if (response.status !== 202) return save(await response.blob(), nameIn(response))
   const operation = await finished((await response.json()) as Operation)
   window.location.assign(fileOf(operation))
-}
-
-async function fileIn(response: Response): Promise<Blob> {
-  if (response.ok) return response.blob()
-  const body = (await response.json().catch(() => null)) as {
-    error?: { code: string; message: string }
-  } | null
-  throw new ApiError(response.status, body?.error?.code ?? 'unknown', body?.error?.message ?? '')
 }
 
 const nameIn = (response: Response) => {

@@ -114,6 +114,13 @@ function safely(text: string): unknown {
   }
 }
 
+// A file, or 202 with the operation that makes it.
+export async function fileAt(path: string): Promise<Response> {
+  const response = await send('GET', path, undefined, {})
+  if (response.ok) return response
+  throw errorOf(response.status, safely(await response.text()))
+}
+
 // Sends files, telling how much of them has gone (0 to 1).
 export function upload<T>(path: string, form: FormData, progress: (share: number) => void): Promise<T> {
   return new Promise((resolve, reject) => {

@@ -10,7 +10,7 @@ import { Keys } from '../remote/Keys'
 import { Sharing } from '../sharing/Sharing'
 import { BringTerms } from './BringTerms'
 import { ExportLink } from '../operations/ExportLink'
-import { termsAddress } from './queries'
+import { termsPath } from './queries'
 
 const FORMS = ['tbx', 'csv', 'xlsx'] as const
 
@@ -48,7 +48,7 @@ export function TermbaseHead({ termbase, attempt, part }: Props) {
         <span>
           {t('termbases.takeOut')}{' '}
           {FORMS.map((form) => (
-            <ExportLink key={form} className="plain-link form" address={termsAddress(termbase.id, form)}>
+            <ExportLink key={form} className="plain-link form" path={termsPath(termbase.id, form)}>
               {form.toUpperCase()}
             </ExportLink>
           ))}

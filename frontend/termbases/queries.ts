@@ -93,5 +93,4 @@ export const lookAtTerms = (termbase: number, file: File) =>
   api.post<TermTable>(`/termbases/${termbase}/table`, formWith({ file }))
 export const importTerms = (termbase: number, fields: Record<string, string | File>) =>
   begin(`/termbases/${termbase}/exchange`, formWith(fields))
-export const termsAddress = (termbase: number, form: string) =>
-  `/api/termbases/${termbase}/exchange?as=${form}`
+export const termsPath = (termbase: number, form: string) => `/termbases/${termbase}/exchange?as=${form}`

@@ -46,7 +46,8 @@ RSpec.describe Operation do
       own = bulk
       his = bulk(by: other)
       expect([same, own, his].map(&:waiting_for)).to match(
-        [include("reason" => "subject", "kind" => "unit_import"), include("reason" => "own", "kind" => "unit_import"),
+        [include("reason" => "subject", "kind" => "unit_import"),
+         include("reason" => "own", "kind" => "unit_import"),
          include("reason" => "others", "count" => be > 0)]
       )
     end
@@ -155,7 +156,8 @@ RSpec.describe Operation do
 
     it "is a share that is taken back, in a sentence" do
       memory = make_memory(user, Array.new(3) { |n| ["Wheel #{n}.", "Ruota #{n}."] })
-      share = Share.create!(item: memory, owner: user, user: other, email: other.email, state: "accepted", may: "write")
+      share = Share.create!(item: memory, owner: user, user: other, email: other.email, state: "accepted",
+        may: "write")
       change = queued(Operations::UnitBulkEdit, memory, by: other,
         input: { "chosen" => { "search" => {} }, "set" => { "subject" => "bikes" } })
       share.destroy!

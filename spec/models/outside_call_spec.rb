@@ -1,5 +1,5 @@
-# Servers that never answer, answer a byte at a time, or never stop: each is left after its time, and none of them
-# costs anybody else anything. Real sockets on this machine.
+# Servers that never answer, answer a byte at a time, or never stop: each is left after its time, and none of
+# them costs anybody else anything. Real sockets on this machine.
 RSpec.describe OutsideCall do
   let(:server) { TCPServer.new("127.0.0.1", 0) }
   let(:address) { "http://127.0.0.1:#{server.addr[1]}" }
@@ -52,7 +52,11 @@ RSpec.describe OutsideCall do
   end
 
   {
-    "says “100 Continue” for ever" => ->(socket) { loop { socket.write("HTTP/1.1 100 Continue\r\n\r\n" * 100) } },
+    "says “100 Continue” for ever" => ->(socket) {
+      loop {
+        socket.write("HTTP/1.1 100 Continue\r\n\r\n" * 100)
+      }
+    },
     "sends headers for ever" => lambda do |socket|
       socket.write("HTTP/1.1 200 OK\r\n")
       loop { socket.write("X-More: #{"x" * 8000}\r\n") }

@@ -62,7 +62,8 @@ RSpec.describe "Changes to one document at once" do
       lambda do
         blob = BytesFirst.store(io: StringIO.new("Text."), filename: name)
         Project.find(project.id).with_lock do
-          one = project.documents.new(name: name, byte_size: 5, position: project.documents.maximum(:position) + 1)
+          one = project.documents.new(name: name, byte_size: 5,
+            position: project.documents.maximum(:position) + 1)
           one.original.attach(blob)
           one.save!
         end

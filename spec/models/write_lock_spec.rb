@@ -9,14 +9,17 @@ RSpec.describe "The write lock" do
   let(:user) { make_user }
   let(:memory) { make_memory(user, [["Load.", "Caricare."]]) }
   let(:project) do
-    made = make_project(user, text, name: "manual.txt", memories: [{ "memory_id" => memory.id, "learns" => "deliver" }])
+    made = make_project(user, text, name: "manual.txt",
+      memories: [{ "memory_id" => memory.id, "learns" => "deliver" }])
     translate(made)
     made
   end
   let(:document) { project.documents.first }
 
   def text(every: nil)
-    Array.new(SEGMENTS) { |n| "The wheel number #{n} has to be checked#{" today" if every && (n % every).zero?}." }
+    Array.new(SEGMENTS) { |n|
+      "The wheel number #{n} has to be checked#{" today" if every && (n % every).zero?}."
+    }
       .join("\n")
   end
 
@@ -40,7 +43,8 @@ RSpec.describe "The write lock" do
 
   def held_by(name, &)
     held = longest_lock(&)
-    expect(held.seconds).to be < LONGEST, "#{name} held it for #{(held.seconds * 1000).round} ms: #{held.what}"
+    expect(held.seconds).to be < LONGEST,
+      "#{name} held it for #{(held.seconds * 1000).round} ms: #{held.what}"
   end
 
   # What is done for the first time loads much of the program.
@@ -63,7 +67,8 @@ RSpec.describe "The write lock" do
     import = nil
     held_by("an import") { import = import_now(memory, StringIO.new(tmx(2000))) }
     held_by("a bulk edit") do
-      run(Operations::UnitBulkEdit, memory, input: { "chosen" => { "search" => {} }, "set" => { "subject" => "x" } })
+      run(Operations::UnitBulkEdit, memory,
+        input: { "chosen" => { "search" => {} }, "set" => { "subject" => "x" } })
     end
     part = user.memories.create!(name: "Part", source_lang: "en-GB", target_lang: "it-IT")
     split = nil
@@ -71,7 +76,11 @@ RSpec.describe "The write lock" do
       split = run(Operations::MemorySplit, part,
         input: { "from" => memory.id, "field" => "client", "value" => "Client 1" })
     end
-    held_by("undoing the split") { split.reload.tap { |one| one.update!(state: "queued", undoing: true) }.run_within(nil) }
+    held_by("undoing the split") {
+      split.reload.tap { |one|
+        one.update!(state: "queued", undoing: true)
+      }.run_within(nil)
+    }
     held_by("deleting units") do
       run(Operations::UnitDeletion, memory, input: { "chosen" => { "search" => { "client" => "Client 0" } } })
     end
@@ -90,7 +99,11 @@ RSpec.describe "The write lock" do
         input: { "asked" => asked, "side" => "target", "ids" => ids.first(200), "confirmed" => "stay" })
     end
     expect(replaced.reload.result["count"]).to eq(200)
-    held_by("undoing it") { replaced.tap { |one| one.update!(state: "queued", undoing: true) }.run_within(nil) }
+    held_by("undoing it") {
+      replaced.tap { |one|
+        one.update!(state: "queued", undoing: true)
+      }.run_within(nil)
+    }
     held_by("a run of the checks") { run(Operations::CheckRun, total: SEGMENTS) }
     held_by("a count") { run(Operations::ProjectCount) }
     held_by("a delivery") { run(Operations::Delivery, input: { "document_ids" => [document.id] }) }
@@ -118,7 +131,8 @@ RSpec.describe "The write lock" do
       Zip::File.open_buffer(StringIO.new(bytes)).each do |entry|
         content = entry.get_input_stream.read
         out.put_next_entry(entry.name)
-        out.write(entry.name == "word/document.xml" ? content.gsub("va controllata", "va verificata") : content)
+        out.write(entry.name == "word/document.xml" ? content.gsub("va controllata",
+          "va verificata") : content)
       end
     }.string
     held_by("its return") do
@@ -127,7 +141,7 @@ RSpec.describe "The write lock" do
     expect(sheet.reload.corrections.count).to eq(SEGMENTS)
     held_by("accepting its changes") do
       run(Operations::ReviewDecision, total: 100, input: { "round_id" => sheet.id, "decision" => "taken",
-                                                          "ids" => sheet.corrections.limit(100).ids })
+                                                           "ids" => sheet.corrections.limit(100).ids })
     end
     archive = nil
     held_by("an archive") { archive = run(Operations::ArchiveExport).reload.output.download }

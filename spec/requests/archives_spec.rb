@@ -55,7 +55,14 @@ RSpec.describe "Archives" do
 
   def told(row)
     row.attributes.except(*LOCAL, *ProjectArchive::COLUMNS.keys, "last_segment_id", "replaces_id", "words")
-      .transform_values { |value| value.is_a?(Hash) ? value.except("act", "from", "unit", "ids", "document_id") : value }
+      .transform_values { |value|
+      if value.is_a?(Hash)
+        value.except("act", "from", "unit", "ids",
+          "document_id")
+      else
+        value
+      end
+    }
   end
 
   def records(project)

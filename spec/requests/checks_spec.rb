@@ -212,7 +212,9 @@ RSpec.describe "Checks" do
       stub_const("Operation::Execution::EVERY", 0)
       allow(Project::Looking).to receive(:new).and_wrap_original do |original, *arguments|
         original.call(*arguments).tap do |looking|
-          allow(looking).to receive(:keep).and_wrap_original { |keep, rows| keep.call(rows) && Operation.last.cancel }
+          allow(looking).to(receive(:keep).and_wrap_original { |keep, rows|
+            keep.call(rows) && Operation.last.cancel
+          })
         end
       end
       travel(1.second) { perform_enqueued_jobs }

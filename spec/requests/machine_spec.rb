@@ -161,6 +161,7 @@ RSpec.describe "Machine translation", :stand_in do
     MachineAnswer.delete_all
     behave(fail: 400)
     look_ahead
-    expect(Operation.last).to have_attributes(state: "done", result: include("trouble" => include("status 400")))
+    expect(Operation.last).to have_attributes(state: "done",
+      result: include("trouble" => include("status 400")))
   end
 end

@@ -41,7 +41,9 @@ RSpec.describe "Replacing" do
   it "brings back drafts that were written in the same minute" do
     write(find: "pastiglia", with: "ganascia", take: [segments[1].id])
     write(find: "ganascia", with: "x", take: [segments[1].id])
-    project.operations.where(kind: "replacement").sort_by(&:id).reverse.each { |operation| operation.undo(by: user) }
+    project.operations.where(kind: "replacement").sort_by(&:id).reverse.each { |operation|
+      operation.undo(by: user)
+    }
     expect(told[1]).to eq(["Pulire la pastiglia.", "draft"])
   end
 

@@ -31,7 +31,8 @@ RSpec.describe "Who may what" do
   ].freeze
   # The whole of it, hers and nobody’s.
   BODY = { target: "x", files: ["x"], file: "x", text: "x", at: 1, kind: "delete", groups: [], ids: [1],
-           name: "x", email: "new@somebody.example", address: "http://127.0.0.1:9", candidates: [], state: "undone" }.freeze
+           name: "x", email: "new@somebody.example", address: "http://127.0.0.1:9", candidates: [],
+           state: "undone" }.freeze
 
   # [verb, address, controller, action] of every route: a new one is here at once, and fails until it can be
   # told whose number it takes.

@@ -97,7 +97,7 @@ RSpec.describe "Memories" do
     expect(page).to have_css(".unit", count: 1)
     find("input[aria-label='Choose: Ask your dealer.']", visible: :all).click
     click_button "delete"
-    expect(page).to have_text("1 unit deleted.")
+    expect(page).to have_text("1 unit deleted")
     expect(page).to have_text("No unit fits.")
     expect(memory.units.count).to eq(3)
     click_button "Undo"

@@ -56,7 +56,7 @@ RSpec.describe "Narrowing and replacing" do
     click_button "Change 1 segment"
     expect(page).to have_text("1 segment was changed.")
     expect(segments[1].reload.target).to eq("Pulire la pasta.")
-    click_button "Take back"
+    click_button "Undo"
     eventually { expect(segments[1].reload.target).to eq("Pulire la pastiglia.") }
     expect(page).to have_css(".row", text: "Pulire la pastiglia.")
   end

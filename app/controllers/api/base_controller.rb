@@ -100,7 +100,8 @@ module Api
     def reached_operation(id)
       found = Operation.find(id)
       case found.subject
-      when Memory, Termbase then reached(found.subject_type.constantize, found.subject_id)
+      when Memory then reached(Memory, found.subject_id)
+      when Termbase then reached(Termbase, found.subject_id)
       when Project then current_user.projects.find(found.subject_id)
       when Alignment then current_user.alignments.find(found.subject_id)
       else raise ActiveRecord::RecordNotFound if found.user_id != current_user.id

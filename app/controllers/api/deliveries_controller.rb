@@ -4,8 +4,8 @@ module Api
     def index =
       answer(DeliveryResource.new(project.deliveries.includes(:user, :files).reorder(number: :desc)))
 
-    # params: document_ids: of the files that are delivered, all when left out; message: to the client. Answers
-    # the operation.
+    # params: document_ids: of the files that are delivered, all when left out; message: to the client.
+    # Answers the operation.
     def create
       ids = params[:document_ids] && Array(params[:document_ids]).map(&:to_i)
       started(Delivery.start(project, by: current_user, document_ids: ids, message: params[:message].to_s))

@@ -8,7 +8,8 @@ module Api
 
       before = project.rules
       rules.keep(rules.srx.excepting(project.source_lang, text))
-      started(Operations::RulesChange.start(project, by: current_user, summary: text, before: { "rules" => before }))
+      started(Operations::RulesChange.start(project, by: current_user, summary: text,
+        before: { "rules" => before }))
     end
   end
 end

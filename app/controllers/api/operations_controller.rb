@@ -1,5 +1,5 @@
-# Long work and changes: those of a project, memory or termbase, or those that the user has under way; one of them
-# looked at, cancelled, tried again or undone.
+# Long work and changes: those of a project, memory or termbase, or those that the user has under way; one of
+# them looked at, cancelled, tried again or undone.
 module Api
   class OperationsController < BaseController
     SHOWN = 100

@@ -28,7 +28,7 @@ module Api
     def asked
       yes = ->(name) { ActiveModel::Type::Boolean.new.cast(params[name]) || false }
       { find: params[:find].to_s, with: params[:with].to_s, regex: yes[:regex], cased: yes[:cased],
-                words: yes[:words] }
+        words: yes[:words] }
     end
   end
 end

@@ -1,8 +1,8 @@
 # Changes of a reviser accepted or rejected, one or many.
 module Api
   class ReviewDecisionsController < BaseController
-    # params: ids: of changes; decision: of ReviewChange::DECISIONS; mended: with the codes put back. Answers the
-    # operation.
+    # params: ids: of changes; decision: of ReviewChange::DECISIONS; mended: with the codes put back. Answers
+    # the operation.
     def create
       round = ReviewRound.where(project: current_user.projects).find(params[:review_round_id])
       list = round.corrections.where(id: Array(params[:ids])).joins(segment: :document)

@@ -30,7 +30,8 @@ module Api
     # What is not given stays as it is.
     def update
       changed = Glossema::Terms::Entry.from_data(TermEntry.merged(entry.data, given))
-      entry.termbase.record_change(Operations::TermEdit, by: current_user, summary: summary(changed)) do |recorder|
+      entry.termbase.record_change(Operations::TermEdit, by: current_user,
+        summary: summary(changed)) do |recorder|
         recorder.change(entry, changed)
       end
       answer(TermEntryResource.new(entry.reload))

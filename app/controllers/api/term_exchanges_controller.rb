@@ -1,13 +1,15 @@
 # A termbase as TBX, CSV, TSV or XLSX, and the entries of a file imported into one.
 module Api
   class TermExchangesController < BaseController
-    # See Exporting. params: as: "tbx", "csv", "tsv" or "xlsx"; style: of TBX, where it is not that of the file it came from.
+    # See Exporting. params: as: "tbx", "csv", "tsv" or "xlsx"; style: of TBX, where it is not that of the
+    # file it came from.
     def show
       form = Termbase::Export::FORMS.include?(params[:as]) ? params[:as] : "tbx"
       export(Operations::TermbaseExport, termbase, { "as" => form, "style" => params[:style].presence })
     end
 
-    # params: file; way: "id", "term" or "add"; roles: of the columns of a table, a list as JSON. Answers the operation.
+    # params: file; way: "id", "term" or "add"; roles: of the columns of a table, a list as JSON. Answers the
+    # operation.
     def create
       termbase
       file = uploads(:file).first

@@ -37,7 +37,8 @@ module Api
     private
 
     def operation(kind)
-      kind.start(document.project, by: current_user, summary: document.name, input: { "document_id" => document.id })
+      kind.start(document.project, by: current_user, summary: document.name,
+        input: { "document_id" => document.id })
     end
 
     def document = @document ||= Document.where(project: current_user.projects).find(params[:document_id])

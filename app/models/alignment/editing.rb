@@ -30,7 +30,9 @@ module Alignment::Editing
   # The last act is taken back. Returns as act; empty where there is none.
   def undo
     edit = edits.where(state: "done").order(:id).last or return []
-    turn(edit, "undone", edit.before["replaced"].reverse.map { |one| [one["at"], one["after"], one["before"]] })
+    turn(edit, "undone", edit.before["replaced"].reverse.map { |one|
+      [one["at"], one["after"], one["before"]]
+    })
   end
 
   # The act taken back last is done again.

@@ -15,7 +15,8 @@ module Alignment::Leaving
     Operations::UnitImport.of_file(memory, file, by: by, "alignment" => id)
   end
 
-  # What became of the last gift: {operation:, state:, added:, same:, updated:, left:}, nil where there was none.
+  # What became of the last gift: {operation:, state:, added:, same:, updated:, left:}, nil where there was
+  # none.
   def gift
     imports = memory && Operations::UnitImport.where(subject: memory).where.not(state: "undone")
       .where("json_extract(input, '$.alignment') = ?", id)

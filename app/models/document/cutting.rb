@@ -3,7 +3,8 @@
 module Document::Cutting
   Place = Struct.new(:unit_id, :keyed, :content)
 
-  # Cuts the file anew: by today's rules and options, or with `as_stored` as `breaks` says. See Resegmentation.
+  # Cuts the file anew: by today's rules and options, or with `as_stored` as `breaks` says. See
+  # Resegmentation.
   def recut(by:, as_stored: false, operation: nil, prepare: nil, &swapped)
     Document::Resegmentation.new(self, by: by, as_stored: as_stored, operation: operation)
       .run(prepare: prepare, &swapped)
@@ -70,7 +71,8 @@ module Document::Cutting
     was, before, change = segment.source, nil, nil
     prepare = lambda do
       change, unit, offset = place_by_hand(segment, was, &place)
-      before = { "document_id" => id, "unit" => unit.id, "hand" => hand[unit.id], "breaks" => breaks[unit.id] }
+      before = { "document_id" => id, "unit" => unit.id, "hand" => hand[unit.id],
+                 "breaks" => breaks[unit.id] }
       keep_by_hand(unit, change, offset)
     end
     recut(by: by, as_stored: true, prepare: prepare) do

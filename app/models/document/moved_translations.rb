@@ -8,8 +8,8 @@ class Document::MovedTranslations
     @begins = beginnings(fresh.segments.map { |segment| [segment.id, segment.unit.id, segment.content] })
   end
 
-  # Makes the segment at an index a row of a staged document. given_again: collects the ids of translations that
-  # were detached and are back.
+  # Makes the segment at an index a row of a staged document. given_again: collects the ids of translations
+  # that were detached and are back.
   def add(index, staged, by, given_again)
     segment = @fresh.segments[index]
     row = Segment.create!(**Segment.row(@document, segment, index + 1), document_id: staged.id)

@@ -44,7 +44,9 @@ class Document::Reading
     return if given.empty?
 
     Version.insert_all!(
-      given.map { |row, id| { segment_id: id, target: row[:target], state: row[:state], origin: row[:origin] } }
+      given.map { |row, id|
+        { segment_id: id, target: row[:target], state: row[:state], origin: row[:origin] }
+      }
     )
   end
 

@@ -20,7 +20,8 @@ module Document::Replacing
     made.original.attach(io: file, filename: name, identify: false)
     made.save!
     made.film.attach(film.blob) if film.attached?
-    Operations::FileComparison.start(project, by: project.user, summary: name, input: { "document_id" => made.id })
+    Operations::FileComparison.start(project, by: project.user, summary: name,
+      input: { "document_id" => made.id })
     made
   end
 

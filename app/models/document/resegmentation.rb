@@ -9,8 +9,8 @@ class Document::Resegmentation
   # Somebody else changed the same segments meanwhile.
   Overtaken = Class.new(StandardError)
 
-  # as_stored: as `breaks` of the document says, not by today's rules; operation: that it is part of, which can be
-  # cancelled.
+  # as_stored: as `breaks` of the document says, not by today's rules; operation: that it is part of, which
+  # can be cancelled.
   def initialize(document, by:, as_stored: false, operation: nil)
     @document, @by, @as_stored, @operation = document, by, as_stored, operation
   end
@@ -87,7 +87,8 @@ class Document::Resegmentation
     yield if block_given?
   end
 
-  # Of two changes at once the second one begins again, and so does one of whose segments somebody wrote in one.
+  # Of two changes at once the second one begins again, and so does one of whose segments somebody wrote in
+  # one.
   def overtake
     claimed = Document.where(id: @document.id, segmentation_version: @version)
       .update_all("segmentation_version = segmentation_version + 1")
@@ -128,7 +129,8 @@ class Document::Resegmentation
     KeptTranslation.insert_all!(kept_rows) if kept_rows.any?
     KeptTranslation.where(id: @given_again).delete_all
     Note.where(segment_id: @lost.map(&:id)).update_all(segment_id: nil)
-    Segment.where(id: @lost.map(&:id)).update_all(["position = position + ?, document_id = ?", ASIDE, @staged.id])
+    Segment.where(id: @lost.map(&:id)).update_all(["position = position + ?, document_id = ?", ASIDE,
+                                                   @staged.id])
     Segment.where(document_id: @staged.id, position: ...ASIDE)
       .update_all(["position = -position, document_id = ?", @document.id])
   end

@@ -1,6 +1,6 @@
-# A newer version of a file takes the place of the old one. Its segments are made out of sight, as those of the
-# pending document, with what the old ones say; then both change places in one short transaction, in which what
-# was written meanwhile is taken over too.
+# A newer version of a file takes the place of the old one. Its segments are made out of sight, as those of
+# the pending document, with what the old ones say; then both change places in one short transaction, in which
+# what was written meanwhile is taken over too.
 class Document::RevisionUpdate
   SAME = %w[target state origin marked version confirmed_at alternatives].freeze
   HISTORY = %w[user_id target state origin created_at updated_at].freeze
@@ -46,7 +46,9 @@ class Document::RevisionUpdate
   # A text that did not change keeps everything.
   def keep_same(row, before)
     row.update!(before.attributes.slice(*SAME))
-    history = before.versions.map { |version| version.attributes.slice(*HISTORY).merge("segment_id" => row.id) }
+    history = before.versions.map { |version|
+      version.attributes.slice(*HISTORY).merge("segment_id" => row.id)
+    }
     Version.insert_all!(history) if history.any?
   end
 
@@ -83,7 +85,12 @@ class Document::RevisionUpdate
       next unless row
 
       Version.where(segment_id: row.id).delete_all
-      link.kind == :same ? keep_same(row, now) : keep_changed(row, @fresh.segments[link.index], now, link.score)
+      if link.kind == :same
+        keep_same(row,
+          now)
+      else
+        keep_changed(row, @fresh.segments[link.index], now, link.score)
+      end
     end
   end
 

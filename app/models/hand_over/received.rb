@@ -57,9 +57,10 @@ class HandOver::Received
   def fields
     given = about.fetch("project")
     client = given["client"].presence && @user.clients.present.find_by(name: given["client"])
-    { **given.slice("name", "reference", "subject", "source_lang", "target_lang", "due_at").compact.symbolize_keys,
-      client: client, rules: about["rules"] && @package.part(about["rules"]).dup.force_encoding("UTF-8"),
-      description: [about["task"], about["instructions"]].compact_blank.join("\n\n") }
+    kept = given.slice("name", "reference", "subject", "source_lang", "target_lang", "due_at").compact
+    rules = about["rules"] && @package.part(about["rules"]).dup.force_encoding("UTF-8")
+    description = [about["task"], about["instructions"]].compact_blank.join("\n\n")
+    { **kept.symbolize_keys, client: client, rules: rules, description: description }
   end
 
   def documents
@@ -134,7 +135,8 @@ class HandOver::Received
   # The file of a memory or termbase, as a part of the operation.
   def import(kind, into, given, input)
     name, bytes = File.basename(given["path"]), @package.part(given["path"])
-    import = kind.new(subject: into, user: @user, weight: "bulk", summary: name, input: { "file" => name, **input })
+    import = kind.new(subject: into, user: @user, weight: "bulk", summary: name,
+      input: { "file" => name, **input })
     import.files.attach(io: StringIO.new(bytes), filename: name, identify: false)
     import.save!
     import.run_within(@operation)
@@ -154,7 +156,9 @@ class HandOver::Received
   def translated(document, file)
     rows = Glossema::Review::Bilingual.new(@package.part(file["text"]), @name).rows.index_by(&:id)
     keys = file["keys"].merge(file["context"].to_h)
-    ShortTransaction.each(document.segments.reload.to_a) { |segment| translate(segment, rows[keys[segment.key].to_s]) }
+    ShortTransaction.each(document.segments.reload.to_a) { |segment|
+      translate(segment, rows[keys[segment.key].to_s])
+    }
   end
 
   def translate(segment, row)

@@ -146,8 +146,8 @@ class Memory::Import
       .each_slice(500) do |some|
         Memory::Index
           .select(
-            "SELECT source_hash, target, id, updated_at, import_id FROM memory_units WHERE memory_id = ? AND " \
-              "source_hash IN (#{some.join(",")})",
+            "SELECT source_hash, target, id, updated_at, import_id FROM memory_units WHERE memory_id = ? " \
+              "AND source_hash IN (#{some.join(",")})",
             [@memory.id]
           )
           .each { |hash, target, *about| found[hash][target] = about }

@@ -26,8 +26,8 @@ class Memory::Learned
       new(memory).held
     end
 
-    # Those that are held: {memory id => [when its file was written, HeldModel]}, the last used ones last. The block
-    # must not take long: everybody waits for it.
+    # Those that are held: {memory id => [when its file was written, HeldModel]}, the last used ones last. The
+    # block must not take long: everybody waits for it.
     def table = @lock.synchronize { yield @held }
   end
 

@@ -15,8 +15,8 @@ module Memory::Moving
       input: { "from" => other.id })
   end
 
-  # Makes a memory of its own for each client or subject field; units without one stay. Returns the last of the
-  # operations, one for each memory made.
+  # Makes a memory of its own for each client or subject field; units without one stay. Returns the last of
+  # the operations, one for each memory made.
   def split(field, by:)
     unless %w[client subject].include?(field)
       raise Glossema::Refused.new("split-by")

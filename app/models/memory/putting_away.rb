@@ -4,7 +4,7 @@ module Memory::PuttingAway
 
   class_methods do
     # Those deleted a while ago, for good.
-    def purge_old = 
+    def purge_old =
       where(deleted_at: ..PutAway::KEPT_FOR.ago).where.not(deleted_at: Staging::AT).find_each(&:purge)
   end
 

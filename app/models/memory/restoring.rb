@@ -20,7 +20,9 @@ class Memory::Restoring
   def index
     ids = @operation.unit_versions.where.not(before: nil).distinct.pluck(:unit_id)
     ids.each_slice(INDEXED) do |slice|
-      MemoryUnit.where(id: slice).pluck(:id, :memory_id, :source).group_by { |row| row[1] }.each do |memory, rows|
+      MemoryUnit.where(id: slice).pluck(:id, :memory_id, :source).group_by { |row|
+        row[1]
+      }.each do |memory, rows|
         add_part(memory, rows.sort_by(&:first))
       end
     end

@@ -1,5 +1,5 @@
-# Heavy operations are done by a process of their own: whoever types in the server's process notices nothing of
-# them, what they used of memory is given back, and one that does not stop can be stopped.
+# Heavy operations are done by a process of their own: whoever types in the server's process notices nothing
+# of them, what they used of memory is given back, and one that does not stop can be stopped.
 module Operation::ChildProcess
   PROGRAM = Rails.root.join("bin/run-operation").to_s
   LOG = Rails.root.join("log/operations.log").to_s

@@ -51,8 +51,8 @@ module Operation::Execution
     end
   end
 
-  # The same for a result with which it is done or undone: from here on it is not cancelled, and a kill does not
-  # repeat it.
+  # The same for a result with which it is done or undone: from here on it is not cancelled, and a kill does
+  # not repeat it.
   def complete
     publish do
       yield

@@ -1,11 +1,14 @@
-# Operations that change entries of a termbase, with how each of them was in entry_versions: how they are undone.
+# Operations that change entries of a termbase, with how each of them was in entry_versions: how they are
+# undone.
 module Operation::RevertsEntries
   SLICE = 50
 
   # Entries that a later change wrote are left as they are; how many is noted as "kept".
   def revert
     later = changed_later
-    undone, kept = entry_versions.order(:id).pluck(:id, :term_entry_id).partition { |_, entry| later.exclude?(entry) }
+    undone, kept = entry_versions.order(:id).pluck(:id, :term_entry_id).partition { |_, entry|
+      later.exclude?(entry)
+    }
     in_slices(undone.map(&:first), SLICE, counter: "versions") do |ids|
       restore(TermEntryVersion.where(id: ids).includes(:entry).to_a)
     end

@@ -1,5 +1,5 @@
-# Operations that write into segments, marked there by their tag: how they are undone. What somebody changed since
-# stays.
+# Operations that write into segments, marked there by their tag: how they are undone. What somebody changed
+# since stays.
 module Operation::RevertsSegments
   def revert
     memories = subject.attachments.learning("confirm").includes(:memory).map(&:memory)

@@ -1,11 +1,14 @@
-# Operations that change units of a memory, with what each of them was kept in unit_versions: how they are undone.
+# Operations that change units of a memory, with what each of them was kept in unit_versions: how they are
+# undone.
 module Operation::RevertsUnits
   SLICE = 50
 
   def revert
     restoring = Memory::Restoring.new(self)
     versions = unit_versions.order(:id).ids
-    in_slices(versions, SLICE, counter: "versions") { |ids| restoring.restore(MemoryUnitVersion.where(id: ids).order(:id).to_a) }
+    in_slices(versions, SLICE, counter: "versions") { |ids|
+      restoring.restore(MemoryUnitVersion.where(id: ids).order(:id).to_a)
+    }
     restoring.index
     compact
   end

@@ -116,8 +116,6 @@ module Operation::Starting
     destroy! if persisted?
   end
 
-  private
-
   # Is it done so quickly that a request can wait for it? Kinds say so.
   def small? = false
 

@@ -1,8 +1,8 @@
 # Work in small steps: short transactions between which others write, the place kept in each of them, so that
 # an operation goes on there after a kill.
 module Operation::Steps
-  # Yields each item, several of them in a transaction. counter: under which name the place is kept, so that those
-  # done before a restart are passed over; without one the items are what is left to be done.
+  # Yields each item, several of them in a transaction. counter: under which name the place is kept, so that
+  # those done before a restart are passed over; without one the items are what is left to be done.
   def in_steps(items, counter: nil)
     at, before = counter ? [cursor.fetch(counter, 0), 0] : [0, done]
     update_columns(done: before + at, total: before + items.size)
@@ -16,8 +16,8 @@ module Operation::Steps
     end
   end
 
-  # The same for slices that are written together, each in a transaction: as many items as take about as long as
-  # ShortTransaction says. size: how many at first.
+  # The same for slices that are written together, each in a transaction: as many items as take about as long
+  # as ShortTransaction says. size: how many at first.
   def in_slices(items, size, counter: nil)
     at, before = counter ? [cursor.fetch(counter, 0), 0] : [0, done]
     update_columns(done: before + at, total: before + items.size)

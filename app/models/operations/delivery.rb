@@ -1,8 +1,8 @@
-# The finished files of a project written, proved and delivered; then the memories that learn on delivery learn
-# what is new. input: "document_ids", "message".
+# The finished files of a project written, proved and delivered; then the memories that learn on delivery
+# learn what is new. input: "document_ids", "message".
 #
-# Files are written and proved out of sight. The delivery is recorded in one short transaction once all of them
-# are there. What is learned afterwards can be cancelled and tried again without another delivery.
+# Files are written and proved out of sight. The delivery is recorded in one short transaction once all of
+# them are there. What is learned afterwards can be cancelled and tried again without another delivery.
 class Operations::Delivery < Operation
   self.default_weight = "interactive"
   self.in_activity = false
@@ -39,7 +39,7 @@ class Operations::Delivery < Operation
     enter("checking")
     left = Project::Looking.new(subject).look_at_few
     checks = { **Project::Checking.new(subject).summary, "left" => left,
-               "profile" => CheckProfile.new(subject).from }
+                                                         "profile" => CheckProfile.new(subject).from }
     checkpoint
     [checks, Project::Readiness.new(subject).summary]
   end
@@ -50,8 +50,8 @@ class Operations::Delivery < Operation
   end
 
   def record(checks, unfinished, texts)
-    @delivery = ::Delivery.create!(project: subject, user: user, message: input["message"].to_s, checks: checks,
-      number: subject.deliveries.maximum(:number).to_i + 1, unfinished: unfinished)
+    @delivery = ::Delivery.create!(project: subject, user: user, message: input["message"].to_s,
+      checks: checks, unfinished: unfinished, number: subject.deliveries.maximum(:number).to_i + 1)
     @written.each do |file|
       row = file.to_h.slice(:document_id, :name, :checksum, :byte_size, :proof)
       @delivery.files.create!(**row).content.attach(file.blob)

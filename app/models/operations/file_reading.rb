@@ -24,7 +24,8 @@ class Operations::FileReading < Operation
     return unless document && document.reload.busy? && state == "failed"
 
     fault = message == I18n.t("operations.fault")
-    document.update!(state: "refused", message: fault ? I18n.t("background.read", name: document.name) : message)
+    document.update!(state: "refused",
+      message: fault ? I18n.t("background.read", name: document.name) : message)
     tell
   end
 

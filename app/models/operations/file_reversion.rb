@@ -20,7 +20,10 @@ class Operations::FileReversion < Operation
     subject.documents_of_any_role.find_by(id: input["document_id"]) || raise(Glossema::Refused.new("file-gone"))
   end
 
-  def before_of(newer) = newer.replaces_id ? newer.replaced : raise(Glossema::Refused.new("nothing-before", name: newer.name))
+  def before_of(newer)
+    newer.replaces_id ? newer.replaced : raise(Glossema::Refused.new("nothing-before", name: newer.name))
+  end
+
   def newer = document
   def small? = true
 end

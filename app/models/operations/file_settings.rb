@@ -1,5 +1,5 @@
-# Options of a file, or whether it is cut by sentence or paragraph, changed after the project has begun. input:
-# "document_id", "by", "options"; before: what they were.
+# Options of a file, or whether it is cut by sentence or paragraph, changed after the project has begun.
+# input: "document_id", "by", "options"; before: what they were.
 class Operations::FileSettings < Operation
   include Operation::Resegments
 

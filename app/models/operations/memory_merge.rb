@@ -30,7 +30,9 @@ class Operations::MemoryMerge < Operation
     moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
     return if moved.empty?
 
-    MemoryUnitVersion.insert_all!(moved.map { |unit| { unit_id: unit.id, operation_id: id, before: unit.kept } })
+    MemoryUnitVersion.insert_all!(moved.map { |unit|
+      { unit_id: unit.id, operation_id: id, before: unit.kept }
+    })
     MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: subject_id)
   end
 

@@ -1,5 +1,5 @@
-# A package or archive that came in becomes a project. Until all of it is there nothing of it is to be seen; what
-# was half done is swept up.
+# A package or archive that came in becomes a project. Until all of it is there nothing of it is to be seen;
+# what was half done is swept up.
 class Operations::PackageImport < Operation
   self.default_weight = "interactive"
   self.exclusive = false
@@ -20,7 +20,8 @@ class Operations::PackageImport < Operation
 
   def heavy? = files.first.byte_size > Operation::ChildProcess::LARGE
 
-  # Makes a record that is not to be seen yet, and notes that it is to be swept up. Returns what the block does.
+  # Makes a record that is not to be seen yet, and notes that it is to be swept up. Returns what the block
+  # does.
   def making
     ShortTransaction.run do
       record = yield

@@ -1,5 +1,5 @@
-# Segments translated from memories and machine translation, as a preview of it said. input: as of the preview;
-# output: its plan.
+# Segments translated from memories and machine translation, as a preview of it said. input: as of the
+# preview; output: its plan.
 class Operations::Pretranslation < Operation
   include Operation::RevertsSegments
 

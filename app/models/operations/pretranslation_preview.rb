@@ -1,5 +1,6 @@
-# What segments would get from memories and machine translation; nothing is written. input: "ids", "threshold",
-# "machine", "which", "confirms", see ::Pretranslation. Its output is the plan that a pretranslation writes.
+# What segments would get from memories and machine translation; nothing is written. input: "ids",
+# "threshold", "machine", "which", "confirms", see ::Pretranslation. Its output is the plan that a
+# pretranslation writes.
 class Operations::PretranslationPreview < Operation
   self.exclusive = false
   self.in_activity = false

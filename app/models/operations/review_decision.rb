@@ -1,6 +1,6 @@
 # Changes of a reviser accepted, rejected or opened again. input: "round_id", "ids" of changes, "decision" of
-# ReviewChange::DECISIONS, "mended": with the codes put back; "then": "resume" or "delete" the round. before: the
-# decision on each change then.
+# ReviewChange::DECISIONS, "mended": with the codes put back; "then": "resume" or "delete" the round. before:
+# the decision on each change then.
 class Operations::ReviewDecision < Operation
   self.default_weight = "interactive"
   self.reverts_when_stopped = true

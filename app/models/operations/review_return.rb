@@ -1,5 +1,5 @@
-# A sheet that came back from a reviser: its changes to be decided, its comments as notes. The round is told by the
-# sheet.
+# A sheet that came back from a reviser: its changes to be decided, its comments as notes. The round is told
+# by the sheet.
 class Operations::ReviewReturn < Operation
   self.default_weight = "interactive"
   self.in_activity = false

@@ -1,5 +1,5 @@
-# A sheet, bilingual file or hand-over package for a reviser or colleague. input: "reviser", "options", "ids" of
-# the segments or nil for all. The round is recorded once the file is there.
+# A sheet, bilingual file or hand-over package for a reviser or colleague. input: "reviser", "options", "ids"
+# of the segments or nil for all. The round is recorded once the file is there.
 class Operations::ReviewSheet < Operation
   self.default_weight = "interactive"
   self.exclusive = false

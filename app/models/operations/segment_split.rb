@@ -5,9 +5,10 @@ class Operations::SegmentSplit < Operation
   # Only the paragraph that was cut by hand is cut as it was.
   def revert
     row, unit = document, before["unit"]
+    hand, breaks = before.values_at("hand", "breaks")
     prepare = lambda do
-      row.hand = row.hand.except(unit).merge(before["hand"] ? { unit => before["hand"] } : {})
-      row.breaks = row.breaks.except(unit).merge(before["breaks"].to_a.any? ? { unit => before["breaks"] } : {})
+      row.hand = row.hand.except(unit).merge(hand ? { unit => hand } : {})
+      row.breaks = row.breaks.except(unit).merge(breaks.to_a.any? ? { unit => breaks } : {})
     end
     row.recut(by: undoer, as_stored: true, operation: self, prepare: prepare)
     subject.announce("recut")

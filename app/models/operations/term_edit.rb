@@ -1,5 +1,5 @@
-# Entries changed: one by hand, or the same said of many. input: "ids", with "subject", or "status" of all their
-# terms in the language "lang".
+# Entries changed: one by hand, or the same said of many. input: "ids", with "subject", or "status" of all
+# their terms in the language "lang".
 class Operations::TermEdit < Operation
   include Operation::RevertsEntries
 
@@ -18,7 +18,9 @@ class Operations::TermEdit < Operation
 
   def changed(entry)
     entry.subject = input["subject"].to_s.strip.presence if input.key?("subject")
-    entry.in(input["lang"].to_s).flat_map(&:terms).each { |term| mark(term, input["status"]) } if input["status"]
+    entry.in(input["lang"].to_s).flat_map(&:terms).each { |term|
+      mark(term, input["status"])
+    } if input["status"]
     entry
   end
 

@@ -1,5 +1,5 @@
-# Entries of a file come into a termbase. input: "way" (of Termbase::Import::WAYS), "roles" of the columns of a
-# table. What one that was cancelled had brought stays until it is undone.
+# Entries of a file come into a termbase. input: "way" (of Termbase::Import::WAYS), "roles" of the columns of
+# a table. What one that was cancelled had brought stays until it is undone.
 class Operations::TermImport < Operation
   include Operation::RevertsEntries
 
@@ -17,7 +17,9 @@ class Operations::TermImport < Operation
 
   def perform = Termbase::Import.new(self).run
 
-  def heavy? = undoing? ? entry_versions.count > Operation::ChildProcess::MANY : bytes > Operation::ChildProcess::LARGE
+  def heavy?
+    undoing? ? entry_versions.count > Operation::ChildProcess::MANY : bytes > Operation::ChildProcess::LARGE
+  end
 
   def shown_result = result.slice("read", "added", "merged", "same", "faults", "count", "kept")
 

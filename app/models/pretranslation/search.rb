@@ -17,8 +17,8 @@ class Pretranslation::Search
     @project, @threshold, @operation = project, threshold, operation
   end
 
-  # ids: of segments. Yields how many are done; returns {id => {"target", "kind", "score", "memory", "unit"}} of
-  # those that get something.
+  # ids: of segments. Yields how many are done; returns {id => {"target", "kind", "score", "memory", "unit"}}
+  # of those that get something.
   def run(ids, &progress)
     Segment::Elsewhere.fetch(@project, @project.segments.where(id: ids).to_a)
     return found(ids, &progress) if ids.size < APART || ProcessPool.cores < 2

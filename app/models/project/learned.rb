@@ -19,8 +19,8 @@ class Project::Learned
 
     private
 
-    # Everybody waits for this: nothing is learned here. Returns the HeldModel and {segment id => target} of what
-    # it knows.
+    # Everybody waits for this: nothing is learned here. Returns the HeldModel and {segment id => target} of
+    # what it knows.
     def find(key)
       @lock.synchronize do
         found = @held.delete(key) || [HeldModel.new, {}]

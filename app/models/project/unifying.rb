@@ -1,5 +1,5 @@
-# One wording where a source has two: this one put there, the other put here, or this one everywhere, or that of
-# a memory.
+# One wording where a source has two: this one put there, the other put here, or this one everywhere, or that
+# of a memory.
 class Project::Unifying
   WAYS = %w[here there everywhere].freeze
 
@@ -7,10 +7,11 @@ class Project::Unifying
     @project = project
   end
 
-  # asked: of a finding "source-two-targets" its "key" and "way", of WAYS; or "segment_id" and "unit_id". Returns
-  # [segment or unit whose wording is taken, segments that get it]. Raises Refused "finding-gone".
+  # asked: of a finding "source-two-targets" its "key" and "way", of WAYS; or "segment_id" and "unit_id".
+  # Returns [segment or unit whose wording is taken, segments that get it]. Raises Refused "finding-gone".
   def parts(asked)
-    return [MemoryUnit.find(asked["unit_id"]), [@project.segments.find(asked["segment_id"])]] if asked["unit_id"]
+    return [MemoryUnit.find(asked["unit_id"]),
+            [@project.segments.find(asked["segment_id"])]] if asked["unit_id"]
 
     row = Project::Checking.new(@project).findings.find { |one| one[:key] == asked["key"] && one["other"] }
     raise Glossema::Refused.new("finding-gone") unless row

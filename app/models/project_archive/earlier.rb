@@ -40,9 +40,10 @@ class ProjectArchive::Earlier
   def operation(table, row, type, subject, kinds)
     facts = row["facts"] || "{}"
     state = row["undone_at"] ? "undone" : "done"
-    { "id" => "#{table} #{row["id"]}", "kind" => kinds.fetch(row["kind"], row["kind"]), "subject_type" => type,
-      "subject_id" => subject, "user_id" => row["user_id"], "state" => state,
-      "summary" => (row["summary"] || row["name"]).to_s, "done" => row["done"].to_i, "total" => row["total"].to_i,
+    { "id" => "#{table} #{row["id"]}", "kind" => kinds.fetch(row["kind"], row["kind"]),
+      "subject_type" => type, "subject_id" => subject, "user_id" => row["user_id"], "state" => state,
+      "summary" => (row["summary"] || row["name"]).to_s, "done" => row["done"].to_i,
+      "total" => row["total"].to_i,
       "input" => row["options"] || facts, "result" => facts, "before" => row["before"] || "{}",
       **row.slice("undone_at", "created_at", "updated_at") }
   end

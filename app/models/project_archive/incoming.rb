@@ -131,7 +131,9 @@ class ProjectArchive::Incoming
   def put(model, row, over = {})
     known = row.slice(*model.column_names).except("id")
     values = known.to_h { |column, value| [column, here(model, column, value, row)] }
-    @numbers[model.table_name][row["id"]] = insert(model, values.merge(over.transform_values { |at| at.to_fs(:db) }))
+    @numbers[model.table_name][row["id"]] = insert(model, values.merge(over.transform_values { |at|
+      at.to_fs(:db)
+    }))
   end
 
   def insert(model, values)
@@ -149,12 +151,18 @@ class ProjectArchive::Incoming
     # Nobody is invited on another Glossema.
     return nil if column == "guest_id"
     return nil if ProjectArchive::LATER.dig(model.table_name, column)
-    return number(row["subject_type"].tableize, value) if column == "subject_id"
-    return number(ProjectArchive::COLUMNS[column], value) if ProjectArchive::COLUMNS.key?(column)
+    if (table = table_named_by(column, row))
+      return number(table, value)
+    end
     return free_token(value) if column == "token"
     return free(model, column, value) if ALONE[model.table_name] == column
 
     value.is_a?(String) && json?(model, column) ? inside(model, column, value, row) : value
+  end
+
+  # The table whose records a column holds numbers of, or nil.
+  def table_named_by(column, row)
+    column == "subject_id" ? row["subject_type"].tableize : ProjectArchive::COLUMNS[column]
   end
 
   # What no two records of a person may share.
@@ -221,7 +229,8 @@ class ProjectArchive::Incoming
 
   def model_of(table) = models.find { |model| model.table_name == table }
 
-  # Once all have their numbers: tags of operations, repeats, what operations are about, and what is let stand.
+  # Once all have their numbers: tags of operations, repeats, what operations are about, and what is let
+  # stand.
   def restamp
     [Segment, Version].each do |model|
       named = made(model).where("origin LIKE '%\"act\"%' OR origin LIKE '%\"from\"%'")
@@ -238,7 +247,9 @@ class ProjectArchive::Incoming
   # Numbers of records in what an operation keeps.
   INSIDE = { "document_id" => "documents", "delivery_id" => "deliveries", "from" => "memories" }.freeze
   def renumbered(data)
-    changed = INSIDE.filter_map { |key, table| [key, number(table, data[key])] if data[key].is_a?(Integer) }.to_h
+    changed = INSIDE.filter_map { |key, table|
+      [key, number(table, data[key])] if data[key].is_a?(Integer)
+    }.to_h
     changed["ids"] = data["ids"].map { |id| number("segments", id) } if data["ids"].is_a?(Array)
     data.merge(changed)
   end

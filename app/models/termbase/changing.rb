@@ -1,5 +1,5 @@
-# Changing a termbase: every change is an operation that can be undone, counts the revision up and is announced
-# to the pages that show its terms.
+# Changing a termbase: every change is an operation that can be undone, counts the revision up and is
+# announced to the pages that show its terms.
 module Termbase::Changing
   extend ActiveSupport::Concern
 

@@ -62,8 +62,9 @@ class Termbase::Import
       batch.each { |entry| place(entry, fresh, recorder) }
       add(fresh, recorder)
       @counts["read"] += batch.size
+      count = @operation.result["count"].to_i + recorder.count
       @operation.update!(done: (share * PARTS).round, total: PARTS,
-        result: { **@operation.result, **@counts, "count" => @operation.result["count"].to_i + recorder.count })
+        result: { **@operation.result, **@counts, "count" => count })
     end
     ShortTransaction.pause
   end
