@@ -157,7 +157,7 @@ RSpec.describe "Terms" do
     find("[aria-label='Bring terms in']", visible: :all).set(path.to_s)
     find("label", text: "when it has a term of the same language in common").click
     click_button "Bring them in"
-    expect(page).to have_text("1 added, 1 merged, 0 the same.")
+    expect(page).to have_text("terms.csv: 1 added, 1 merged, 0 unchanged")
     fill_in "Search terms", with: "mozz"
     expect(page).to have_css(".entry", count: 1, text: "hub")
     click_link "Activity"
