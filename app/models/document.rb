@@ -70,8 +70,8 @@ class Document < ApplicationRecord
 
   # Begins to read it; a reading that is still going on stops.
   def read_later
-    update!(state: "waiting", done: 0, message: nil)
     reading_operations.under_way.each(&:cancel)
+    update!(state: "waiting", done: 0, message: nil)
     Operations::FileReading.start(project, by: project.user, summary: name, input: { "document_id" => id })
   end
 

@@ -24,7 +24,7 @@ RSpec.describe "Every view" do
         identify: false)
     end
     made.save!
-    made.align
+    Operations::Alignment.perform_now(made, by: user)
     made
   end
 

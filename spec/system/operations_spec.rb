@@ -5,7 +5,8 @@ RSpec.describe "Operations" do
 
   # Another operation has the memory in hand.
   def hold
-    Operations::UnitBulkEdit.create!(subject: memory, user: user, weight: "bulk", state: "running", active: true)
+    Operations::UnitBulkEdit.create!(subject: memory, user: user, weight: "bulk", state: "running",
+      active: true)
   end
 
   def release(operation)
@@ -30,7 +31,8 @@ RSpec.describe "Operations" do
     visit "/clients"
     find(".tray").click
     within(".operation-tray") do
-      expect(page).to have_text("Importing units · units.tsv · Waiting for another operation here: Editing units")
+      expect(page).to have_text("Importing units · units.tsv · Waiting for another operation here: " \
+        "Editing units")
     end
     expect(faults).to eq([])
     release(holding)

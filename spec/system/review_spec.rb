@@ -99,7 +99,7 @@ RSpec.describe "Review" do
     own.segments.order(:position).last.confirm("Arrestarsi.", origin: { "kind" => "typed" }, by: colleague)
     visit "/projects/#{own.id}/deliver"
     expect(page).to have_text("This came from #{user.name} as a hand-over.")
-    expect(page).to have_link("Hand it back")
+    expect(page).to have_button("Hand it back")
     returned = File.join(Dir.mktmpdir, "back.zip")
     File.binwrite(returned, HandOver::Back.new(own.reload).bytes)
 

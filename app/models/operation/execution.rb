@@ -136,6 +136,13 @@ module Operation::Execution
   # A kind sweeps here what it had made and nobody has seen.
   def abandon = nil
 
+  # What a file, report or alignment says of why it stopped. fault: what it says of an error in Glossema.
+  def stop_reason(fault)
+    return I18n.t("operations.cancelled") unless state == "failed"
+
+    [nil, I18n.t("operations.fault")].include?(message) ? fault : message
+  end
+
   # It has ended, one way or another.
   def settled
     announce

@@ -13,9 +13,10 @@ class Operations::Alignment < Operation
   private
 
   def abandon
-    return unless subject && Alignment.exists?(subject.id) && state == "failed"
+    return unless subject && ::Alignment.exists?(subject.id)
+    # A newer one is at it.
+    return if self.class.where(subject: subject).where.not(id: id).under_way.exists?
 
-    fault = message == I18n.t("operations.fault")
-    subject.update!(state: "failed", message: fault ? I18n.t("alignments.fault") : message)
+    subject.update!(state: "failed", message: stop_reason(I18n.t("alignments.fault")))
   end
 end

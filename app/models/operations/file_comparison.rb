@@ -23,7 +23,7 @@ class Operations::FileComparison < Operation
 
   # Why there is nothing to compare is said with the file.
   def abandon
-    document.reload.update!(state: "refused", message: message) if state == "failed" && document
+    document&.reload&.update!(state: "refused", message: stop_reason(message))
     tell
   end
 

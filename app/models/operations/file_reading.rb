@@ -5,7 +5,7 @@ class Operations::FileReading < Operation
   self.in_activity = false
 
   def perform
-    return unless document&.busy?
+    return if document.nil? || document.ready?
 
     Document::Reading.new(document, self) { tell }.run
     subject.reload.propose unless subject.begun?
@@ -21,11 +21,11 @@ class Operations::FileReading < Operation
 
   # The file says why it could not be read; one that is read anew, or was removed, says nothing.
   def abandon
-    return unless document && document.reload.busy? && state == "failed"
+    return unless document && document.reload.busy?
+    return if document.reading_operations.under_way.where.not(id: id).exists?
 
-    fault = message == I18n.t("operations.fault")
-    document.update!(state: "refused",
-      message: fault ? I18n.t("background.read", name: document.name) : message)
+    document.update!(state: state == "failed" ? "refused" : "cancelled",
+      message: stop_reason(I18n.t("background.read", name: document.name)))
     tell
   end
 

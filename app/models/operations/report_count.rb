@@ -5,8 +5,9 @@ class Operations::ReportCount < Operation
   self.in_activity = false
 
   def perform
-    return unless report&.state == "counting"
+    return if report.nil? || report.state == "ready"
 
+    report.update!(state: "counting", message: nil)
     segments = subject.counted_segments
     rows = Report::Matching.new(subject, stores, self).rows(segments) { |done| tell_progress(done) }
     value = interruptible { Report.value_of(subject, segments, rows) }
@@ -30,8 +31,7 @@ class Operations::ReportCount < Operation
   def abandon
     return unless report && report.reload.state == "counting"
 
-    fault = message.nil? || message == I18n.t("operations.fault")
-    report.update!(state: "failed", message: fault ? I18n.t("background.count", name: report.name) : message)
+    report.update!(state: "failed", message: stop_reason(I18n.t("background.count", name: report.name)))
     tell
   end
 
