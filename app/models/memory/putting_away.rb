@@ -19,8 +19,8 @@ module Memory::PuttingAway
     Memory::Index.new(id).clear
     Memory::Learned.new(self).forget
     writer = Memory::Writer.new(self)
-    units.in_batches(of: 50) do |batch|
-      ShortTransaction.run { writer.remove(batch.pluck(:id)) }
+    units.ids.each_slice(50) do |ids|
+      ShortTransaction.run { writer.remove(ids) }
       ShortTransaction.pause
     end
     operations.find_each(&:purge)

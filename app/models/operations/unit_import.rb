@@ -65,7 +65,7 @@ class Operations::UnitImport < Operation
 
   def imported
     first, last = result.values_at("first", "last")
-    first && last ? subject.units.where(id: first..last, import_id: id) : MemoryUnit.none
+    first && last ? MemoryUnit.where(id: first..last, import_id: id) : MemoryUnit.none
   end
 
   def changed_anything? = imported.exists? || super
