@@ -19,7 +19,7 @@ export function DeliveryProgress({ operation, onChanged }: Props) {
     <section className="delivery-progress" aria-label={t('deliver.inProgress')}>
       <OperationProgress operation={operation} bare onCancelled={onChanged} />
       <p className="small quiet tab">
-        {phase && phase !== 'clearing' && t(`deliver.progress.${phase}`, { done, total })}
+        {phase !== 'clearing' && t(`deliver.progress.${phase ?? 'starting'}`, { done, total })}
       </p>
     </section>
   )
