@@ -15,7 +15,7 @@ class Operations::Alignment < Operation
   def abandon
     return unless subject && ::Alignment.exists?(subject.id)
     # A newer one is at it.
-    return if self.class.where(subject: subject).where.not(id: id).under_way.exists?
+    return if state == "cancelled" && self.class.where(subject: subject).where.not(id: id).under_way.exists?
 
     subject.update!(state: "failed", message: stop_reason(I18n.t("alignments.fault")))
   end

@@ -22,7 +22,8 @@ class Operations::FileReading < Operation
   # The file says why it could not be read; one that is read anew, or was removed, says nothing.
   def abandon
     return unless document && document.reload.busy?
-    return if document.reading_operations.under_way.where.not(id: id).exists?
+    # It is read anew.
+    return if state == "cancelled" && document.reading_operations.under_way.where.not(id: id).exists?
 
     document.update!(state: state == "failed" ? "refused" : "cancelled",
       message: stop_reason(I18n.t("background.read", name: document.name)))
