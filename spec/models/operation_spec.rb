@@ -181,6 +181,25 @@ RSpec.describe Operation do
     end
   end
 
+  describe "what cannot be done" do
+    def code
+      yield
+      nil
+    rescue Glossema::Refused => e
+      e.code
+    end
+
+    it "is refused" do
+      done = queued(Operations::ProjectCount, project, state: "done")
+      expect(code { done.retry! }).to eq("operation-not-stopped")
+      expect(code { done.undo }).to eq("operation-not-undoable")
+      ended = queued(Operations::UnitImport, make_memory(user, []), input: { "file" => "m.tmx" })
+      ended.take_in_hand
+      ended.execute
+      expect(ended.reload.message).to eq(Glossema::Refused.new("import-ended").message)
+    end
+  end
+
   it "counts a project once after its rules changed, when it is looked at" do
     project.operations.delete_all
     project.count_when_looked_at

@@ -34,7 +34,10 @@ RSpec.describe "Replacing" do
     )
     segments[1].reload.keep_draft("Pulire.", origin: { "kind" => "typed" }, by: user)
     get "/api/projects/#{project.id}/operations"
-    undo(body.first["id"])
+    id = body.first["id"]
+    patch "/api/operations/#{id}", params: { state: "nonsense" }, as: :json
+    expect(body.dig("error", "code")).to eq("operation-state")
+    undo(id)
     expect(told.first(2)).to eq([["Controllare la pastiglia.", "translated"], ["Pulire.", "draft"]])
   end
 
