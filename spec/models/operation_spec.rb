@@ -165,6 +165,9 @@ RSpec.describe Operation do
       change.execute
       expect(change.reload).to have_attributes(state: "failed", message: be_present, active: false)
       expect(memory.units.where(subject: "bikes")).to be_empty
+      export = queued(Operations::MemoryExport, memory, by: other).tap(&:take_in_hand)
+      export.execute
+      expect(export.reload.message).to eq(Glossema::Refused.new("share-gone", name: memory.name).message)
     end
 
     it "is a fault, after which it can be tried again" do
@@ -187,6 +190,15 @@ RSpec.describe Operation do
       nil
     rescue Glossema::Refused => e
       e.code
+    end
+
+    it "is a newer version in another format" do
+      text = Tempfile.new("b.html").tap { |io| io.write("<p>Check.</p>") && io.rewind }
+      upload = ActionDispatch::Http::UploadedFile.new(tempfile: text, filename: "b.html", type: "text/html")
+      pending = project.documents.first.propose_version(upload, "b.html")
+      Operations::FileComparison.where(subject: project).last.tap(&:take_in_hand).execute
+      # "format-other"
+      expect(pending.reload).to have_attributes(state: "refused", message: include("b.html", "a.txt"))
     end
 
     it "is refused" do
