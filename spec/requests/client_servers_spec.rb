@@ -61,6 +61,7 @@ RSpec.describe "A client’s server", :stand_in do
     expect(project.attached_termbases.map { |one| one.termbase.remote.facts["size"] }).to eq([6])
     expect(offers.map { |one| one["reference"] }).to eq(["HL-311"])
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-310").id}", as: :json
+    # "server-opened"
     expect(finish).to have_attributes(state: "failed", message: include("open already"))
   end
 
@@ -109,6 +110,7 @@ RSpec.describe "A client’s server", :stand_in do
     expect([Sending.count, delivered]).to eq([0, []])
     tell_server("withdraw", project: "hl-311", reason: "Not needed.")
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-311").id}", as: :json
+    # "server-withdrawn"
     expect(finish).to have_attributes(state: "failed", message: include("Not needed."))
   end
 
