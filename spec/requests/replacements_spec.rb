@@ -67,4 +67,10 @@ RSpec.describe "Replacing" do
     expect(look(find: "")["error"]["message"]).to eq("Say what to look for.")
     expect(project.operations.where(kind: "replacement").count).to eq(0)
   end
+
+  it "says so where an export ended without its file" do
+    Operations::ArchiveExport.create!(subject: project, user: user, state: "done", finished_at: Time.current)
+    get "/api/projects/#{project.id}/archive"
+    expect(body.dig("error", "code")).to eq("export-failed")
+  end
 end
