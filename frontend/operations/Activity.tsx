@@ -1,4 +1,4 @@
-// What was done to a project, memory or termbase: each change with who, when, what it came to, and a way back.
+// What was done to a project, memory or termbase: each change with author, time, result and Undo.
 import { useTranslation } from 'react-i18next'
 import { fullDate, time } from '../shared/i18n'
 import type { Operation } from '../shared/types'

@@ -1,4 +1,4 @@
-// An operation that is under way: what it does, how far it is, how long it may take yet, and a way to cancel it.
+// An operation under way: what it does, how far it is, how long it may still take, and Cancel.
 import { useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import type { Operation } from '../shared/types'

@@ -61,8 +61,8 @@ RSpec.describe "A client’s server", :stand_in do
     expect(project.attached_termbases.map { |one| one.termbase.remote.facts["size"] }).to eq([6])
     expect(offers.map { |one| one["reference"] }).to eq(["HL-311"])
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-310").id}", as: :json
-    # "server-opened"
-    expect(finish).to have_attributes(state: "failed", message: include("open already"))
+    opened = Glossema::Refused.new("server-opened", name: project.name)
+    expect(finish).to have_attributes(state: "failed", message: opened.message)
   end
 
   it "gets what is confirmed, and the delivery straight with a receipt: once, though the network went" do
@@ -110,8 +110,8 @@ RSpec.describe "A client’s server", :stand_in do
     expect([Sending.count, delivered]).to eq([0, []])
     tell_server("withdraw", project: "hl-311", reason: "Not needed.")
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-311").id}", as: :json
-    # "server-withdrawn"
-    expect(finish).to have_attributes(state: "failed", message: include("Not needed."))
+    withdrawn = Glossema::Refused.new("server-withdrawn", host: "127.0.0.1", reason: "Not needed.")
+    expect(finish).to have_attributes(state: "failed", message: withdrawn.message)
   end
 
   it "is told of a project that was taken back only when it is delivered there" do

@@ -111,7 +111,9 @@ module Document::Replacing
   def none = { segments: 0, words: 0 }
 
   def fresh_places(opened)
-    opened.segments.map { |one| Document::Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content) }
+    opened.segments.map do |one|
+      Document::Cutting::Place.new(one.unit.id, one.unit.key.to_s != "", one.content)
+    end
   end
 
   # One version goes and another one comes, in one short transaction.

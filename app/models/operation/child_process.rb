@@ -12,6 +12,9 @@ module Operation::ChildProcess
   EVERY = 0.25
 
   class << self
+    # segments: or entries; bytes: of files.
+    def worth?(segments: 0, units: 0, bytes: 0) = segments > MANY || units > UNITS || bytes > LARGE
+
     # Not where others do not see yet what is to be worked on.
     def possible? = !ApplicationRecord.connection.transaction_open?
 

@@ -1,7 +1,9 @@
 # Operations that cut files of a project into other segments.
 module Operation::Resegments
+  include Operation::OnDocument
+
   def heavy?
-    documents_size > Operation::ChildProcess::LARGE || subject.segments.count > Operation::ChildProcess::MANY
+    Operation::ChildProcess.worth?(bytes: documents_size, segments: subject.segments.count)
   end
 
   private
@@ -16,11 +18,6 @@ module Operation::Resegments
     end
     subject.count_when_looked_at
     subject.announce("recut")
-  end
-
-  def document
-    subject.documents_of_any_role.find_by(id: input["document_id"] || before["document_id"]) ||
-      raise(Glossema::Refused.new("file-gone"))
   end
 
   def documents_size = subject.documents.sum(:byte_size)

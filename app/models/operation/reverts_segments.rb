@@ -10,7 +10,7 @@ module Operation::RevertsSegments
     subject.announce("recut")
   end
 
-  def heavy? = (undoing? ? written.count : total) > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: undoing? ? written.count : total)
 
   private
 

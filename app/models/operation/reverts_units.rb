@@ -20,7 +20,7 @@ module Operation::RevertsUnits
   end
 
   # Much of it is done by a process of its own.
-  def heavy? = (undoing? ? unit_versions.count : total) > Operation::ChildProcess::UNITS
+  def heavy? = Operation::ChildProcess.worth?(units: undoing? ? unit_versions.count : total)
 
   private
 

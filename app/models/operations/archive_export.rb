@@ -1,19 +1,17 @@
 # A whole project as one file.
 class Operations::ArchiveExport < Operation
+  include Operation::MakesPackage
+
   self.exclusive = false
   self.in_activity = false
   self.superseding = true
 
-  def perform
-    archive = ProjectArchive::Out.new(subject)
-    bytes = interruptible { archive.bytes }
-    blob = BytesFirst.store(io: StringIO.new(bytes), filename: archive.name,
-      content_type: "application/zip")
-    complete { output.attach(blob) }
-  end
-
   def heavy?
     units = MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
-    units > Operation::ChildProcess::UNITS || subject.segments.count > Operation::ChildProcess::MANY
+    Operation::ChildProcess.worth?(units: units, segments: subject.segments.count)
   end
+
+  private
+
+  def package = ProjectArchive::Out.new(subject)
 end

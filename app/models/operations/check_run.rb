@@ -9,7 +9,7 @@ class Operations::CheckRun < Operation
     subject.announce("checked")
   end
 
-  def heavy? = total > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: total)
 
   private
 

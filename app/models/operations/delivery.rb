@@ -13,7 +13,7 @@ class Operations::Delivery < Operation
     Sending.queue(delivery, {}, user: user) if subject.server_project&.open? && delivery.sending.nil?
   end
 
-  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
 
   def delivery = @delivery ||= ::Delivery.find_by(id: result["delivery_id"])
 

@@ -13,8 +13,8 @@ class Operations::FileComparison < Operation
   end
 
   def heavy?
-    document.present? && (document.byte_size > Operation::ChildProcess::LARGE ||
-      document.replaced.segments.count > Operation::ChildProcess::MANY)
+    document.present? && Operation::ChildProcess
+      .worth?(bytes: document.byte_size, segments: document.replaced.segments.count)
   end
 
   private

@@ -13,7 +13,7 @@ class Operations::FileReading < Operation
     subject.count_later
   end
 
-  def heavy? = document.present? && document.byte_size > Operation::ChildProcess::LARGE
+  def heavy? = document.present? && Operation::ChildProcess.worth?(bytes: document.byte_size)
 
   private
 

@@ -1,5 +1,7 @@
 # The version of a file before the one that is translated came back. input: "document_id".
 class Operations::FileReversion < Operation
+  include Operation::OnDocument
+
   self.default_weight = "interactive"
 
   def perform
@@ -15,10 +17,6 @@ class Operations::FileReversion < Operation
   end
 
   private
-
-  def document
-    subject.documents_of_any_role.find_by(id: input["document_id"]) || raise(Glossema::Refused.new("file-gone"))
-  end
 
   def before_of(newer)
     newer.replaces_id ? newer.replaced : raise(Glossema::Refused.new("nothing-before", name: newer.name))

@@ -1,5 +1,7 @@
 # A newer version of a file accepted in place of the old one. input: "document_id".
 class Operations::FileRevision < Operation
+  include Operation::OnDocument
+
   self.default_weight = "interactive"
 
   def perform
@@ -15,15 +17,10 @@ class Operations::FileRevision < Operation
   end
 
   def heavy?
-    document.byte_size > Operation::ChildProcess::LARGE || subject.segments.count > Operation::ChildProcess::MANY
+    Operation::ChildProcess.worth?(bytes: document.byte_size, segments: subject.segments.count)
   end
 
   private
-
-  def document
-    @document ||= subject.documents_of_any_role.find_by(id: before["document_id"] || input["document_id"]) ||
-      raise(Glossema::Refused.new("file-gone"))
-  end
 
   # Segments that nobody has seen.
   def abandon

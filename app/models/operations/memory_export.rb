@@ -16,7 +16,7 @@ class Operations::MemoryExport < Operation
     end
   end
 
-  def heavy? = subject.units.count > Operation::ChildProcess::UNITS
+  def heavy? = Operation::ChildProcess.worth?(units: subject.units.count)
 
   private
 

@@ -18,7 +18,7 @@ class Operations::PackageImport < Operation
     opening.follow_up
   end
 
-  def heavy? = files.first.byte_size > Operation::ChildProcess::LARGE
+  def heavy? = Operation::ChildProcess.worth?(bytes: files.first.byte_size)
 
   # Makes a record that is not to be seen yet, and notes that it is to be swept up. Returns what the block
   # does.

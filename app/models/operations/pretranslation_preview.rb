@@ -9,7 +9,7 @@ class Operations::PretranslationPreview < Operation
   def perform = ::Pretranslation.new(self).preview
   def shown_result = input.slice("threshold", "machine", "which", "confirms").merge(result)
 
-  def heavy? = total > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: total)
 
   private
 

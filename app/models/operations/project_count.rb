@@ -16,7 +16,7 @@ class Operations::ProjectCount < Operation
     subject.report_when_changed(segments, rows)
   end
 
-  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
 
   private
 

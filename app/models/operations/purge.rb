@@ -20,7 +20,8 @@ class Operations::Purge < Operation
   # What only showed progress is of no use for long; files that were made to be downloaded go with it.
   def forget_progress
     Operation.where.not(kind: Operations.listed_kinds + %w[unit_learning alignment_edit])
-      .where(active: false, created_at: ..KEPT_FOR.ago).where.not(state: Operation::UNDER_WAY).find_each(&:purge)
+      .where(active: false, created_at: ..KEPT_FOR.ago).where.not(state: Operation::UNDER_WAY)
+      .find_each(&:purge)
   end
 
   def heavy? = true

@@ -15,7 +15,7 @@ class Operations::ReportCount < Operation
     tell
   end
 
-  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
 
   private
 

@@ -18,7 +18,7 @@ class Operations::ReviewReturn < Operation
     subject.announce("notes")
   end
 
-  def heavy? = subject.segments.count > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
 
   private
 

@@ -22,7 +22,7 @@ class Operations::ReviewSheet < Operation
   end
 
   def heavy?
-    subject.segments.count > Operation::ChildProcess::MANY || units > Operation::ChildProcess::UNITS
+    Operation::ChildProcess.worth?(segments: subject.segments.count, units: units)
   end
 
   private

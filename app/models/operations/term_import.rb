@@ -18,7 +18,8 @@ class Operations::TermImport < Operation
   def perform = Termbase::Import.new(self).run
 
   def heavy?
-    undoing? ? entry_versions.count > Operation::ChildProcess::MANY : bytes > Operation::ChildProcess::LARGE
+    much = undoing? ? { segments: entry_versions.count } : { bytes: bytes }
+    Operation::ChildProcess.worth?(**much)
   end
 
   def shown_result = result.slice("read", "added", "merged", "same", "faults", "count", "kept")

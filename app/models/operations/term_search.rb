@@ -9,7 +9,7 @@ class Operations::TermSearch < Operation
   def perform = Termbase::Look.new(self).run
 
   def heavy?
-    !undoing? && (units > Operation::ChildProcess::MANY || files.sum(&:byte_size) > Operation::ChildProcess::LARGE)
+    !undoing? && Operation::ChildProcess.worth?(segments: units, bytes: files.sum(&:byte_size))
   end
 
   private

@@ -9,7 +9,7 @@ class Operations::TermbaseExport < Operation
     complete { output.attach(io: StringIO.new(bytes), filename: export.name(input["as"]), identify: false) }
   end
 
-  def heavy? = subject.entries.count > Operation::ChildProcess::MANY
+  def heavy? = Operation::ChildProcess.worth?(segments: subject.entries.count)
 
   private
 

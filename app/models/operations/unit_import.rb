@@ -42,9 +42,9 @@ class Operations::UnitImport < Operation
   end
 
   def heavy?
-    return imported.count > Operation::ChildProcess::UNITS if undoing?
+    return Operation::ChildProcess.worth?(units: imported.count) if undoing?
 
-    files.first.present? && files.first.byte_size > Operation::ChildProcess::LARGE
+    files.first.present? && Operation::ChildProcess.worth?(bytes: files.first.byte_size)
   end
 
   # Is the process that works on it another one, and alive?
