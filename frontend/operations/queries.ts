@@ -8,7 +8,6 @@ import type { Operation } from '../shared/types'
 const OFTEN = 700
 const NOW_AND_THEN = 20_000
 
-// Also one that was stopped and is clearing up is not over yet.
 export const isUnderWay = (operation?: Operation | null) =>
   operation?.state === 'queued' || operation?.state === 'running'
 
