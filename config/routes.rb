@@ -162,6 +162,8 @@ Rails.application.routes.draw do
   # What others reach by keys: docs/protocol.md.
   match "/remote/v1(/*path)", to: "remote/service#answer", via: %i[get post], format: false
   get "/up", to: "shell#up"
+  # Asked for by browsers on their own: it begins no session.
+  get "/favicon.ico", to: redirect("/mark.svg")
   get "*path",
     to: "shell#show",
     constraints: ->(request) { !request.path.start_with?("/api", "/cable", "/vite", "/remote/") }

@@ -26,4 +26,11 @@ class ApplicationController < ActionController::Base
     reset_session
     session[:token] = SignIn.begin(user, request)
   end
+
+  def reset_session
+    send_session_cookie
+    super
+  end
+
+  def send_session_cookie = request.session_options[:skip] = false
 end

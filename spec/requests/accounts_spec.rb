@@ -81,6 +81,30 @@ RSpec.describe "Accounts" do
     expect(response).to have_http_status(:ok)
   end
 
+  # An answer on its way while the user signs in again would otherwise sign that user out.
+  it "leaves the session cookie alone in every answer that begins, ends or renews no session" do
+    user = make_user
+    project = make_project(user)
+    ActionController::Base.allow_forgery_protection = true
+    late = lambda do
+      patch "/api/segments/#{project.segments.first.id}", params: { target: "Tardi" },
+        headers: { "X-User" => user.id }, as: :json
+      [response.status, response.headers["set-cookie"]]
+    end
+    expect(late.call).to eq([401, nil])
+    ["/api/projects", "/favicon.ico", "/up"].each do |path|
+      get path
+      expect(response.headers["set-cookie"]).to be_nil
+    end
+    ActionController::Base.allow_forgery_protection = false
+    sign_in(user)
+    expect(late.call).to eq([200, nil])
+    get "/api/session"
+    expect(response.headers["set-cookie"].to_s).to include("_glossema=")
+  ensure
+    ActionController::Base.allow_forgery_protection = false
+  end
+
   it "stops after ten wrong tries, also with the right password then" do
     user = make_user
     10.times { sign_in(user, "wrong") }

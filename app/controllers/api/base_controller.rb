@@ -5,6 +5,7 @@ module Api
     include Exporting
     include AskingOutside
 
+    prepend_before_action :leave_session_cookie
     before_action :require_user
     rescue_from(Glossema::Refused) { |error| answer_refusal(error) }
     rescue_from(ActiveRecord::RecordNotFound) do
@@ -16,12 +17,21 @@ module Api
     rescue_from(ActionController::ParameterMissing) do |error|
       refuse("not-valid.missing", name: error.param)
     end
-    rescue_from(ActionController::InvalidAuthenticityToken) do
+    rescue_from(ActionController::InvalidAuthenticityToken) { offer_new_token }
+
+    private
+
+    # The session lives in its cookie. An answer that arrives after the user has signed in again, asked for
+    # before, would put the old session back: only what begins, ends or renews one sends it.
+    def leave_session_cookie = request.session_options[:skip] = true
+
+    def offer_new_token
+      return refuse("signed-out", status: :unauthorized) if request.headers["X-User"].present? && !current_user
+
+      send_session_cookie
       response.headers["X-CSRF-Token"] = form_authenticity_token
       refuse("forged")
     end
-
-    private
 
     # Whoever the page belongs to must still be who is signed in: what one typed is never kept as another's.
     def require_user

@@ -7,7 +7,11 @@ module Api
       only: :create,
       with: -> { refuse("too-many", status: :too_many_requests, minutes: "three") }
 
-    def show = answer(UserResource.new(current_user))
+    # Renews the session.
+    def show
+      send_session_cookie
+      answer(UserResource.new(current_user))
+    end
 
     def create
       user = User.authenticate_by(email: params[:email].to_s.strip.downcase, password: params[:password].to_s)

@@ -1,5 +1,10 @@
 # Operations on one file of a project. input or before: "document_id".
 module Operation::OnDocument
+  def reload(*)
+    @document = nil
+    super
+  end
+
   private
 
   # Raises Refused "file-gone".
