@@ -2,6 +2,9 @@
 require "open3"
 
 RSpec.describe "A memory and its processes" do
+  # So many units that an import takes some seconds; the last sentence ends in "lamp".
+  LARGE = 12_000
+
   let(:folder) { Dir.mktmpdir }
   let(:command) { Rails.root.join("bin/glossema").to_s }
 
@@ -25,6 +28,13 @@ RSpec.describe "A memory and its processes" do
     path
   end
 
+  def count
+    base = SQLite3::Database.new(File.join(folder, "glossema.sqlite3"), readonly: true)
+    base.get_first_value("SELECT count(*) FROM memory_units")
+  ensure
+    base&.close
+  end
+
   after { FileUtils.rm_rf(folder) }
 
   it "is whole after kill -9 in the middle of an import, and takes in two files at once" do
@@ -32,22 +42,21 @@ RSpec.describe "A memory and its processes" do
     expect(glossema("memory", "create", "Work", "--source-lang", "en", "--target-lang", "it")[1..]).to eq(
       ["There is a memory called “Work” already.\n", 2]
     )
-    large = tmx("large", 30_000)
+    large = tmx("large", LARGE)
     pid =
       Process.spawn(environment, command, "memory", "import", "Work", large, out: File::NULL, err: File::NULL)
-    count = -> { glossema("memory", "list").first.first["units"] }
-    sleep 0.2 until count.call > 2000
+    sleep 0.1 until count > 2000
     Process.kill(:KILL, pid)
     Process.wait(pid)
-    kept = count.call
-    expect(kept).to be_between(2000, 29_999)
+    kept = count
+    expect(kept).to be_between(2000, LARGE - 1)
     # What was in is found, though its part of the index was never finished.
     answer, =
       glossema(
         "memory",
         "lookup",
         "Work",
-        input: "large sentence 1500 says 15ox to the brakes.\nlarge sentence 29999 says x.\n"
+        input: "large sentence 1500 says 15ox to the brakes.\nlarge sentence #{LARGE - 1} says x.\n"
       )
     expect(answer.first["matches"].first).to include("target" => "Frase 1500.", "kind" => "fuzzy")
 
@@ -55,17 +64,17 @@ RSpec.describe "A memory and its processes" do
     both =
       [large, other].map { |path| Thread.new { glossema("memory", "import", "Work", path) } }.map(&:value)
     expect(both.map(&:last)).to eq([0, 0])
-    expect(both.map { |rows, _| rows.first["added"] }).to eq([30_000 - kept, 3000])
-    expect(count.call).to eq(33_000)
+    expect(both.map { |rows, _| rows.first["added"] }).to eq([LARGE - kept, 3000])
+    expect(count).to eq(LARGE + 3000)
     answer, =
       glossema(
         "memory",
         "lookup",
         "Work",
-        input: "other sentence 2999 says 2bbx to the lamp.\nlarge sentence 29999 says n5bx to the lamp.\n"
+        input: "other sentence 2999 says 2bbx to the lamp.\nlarge sentence #{LARGE - 1} says #{(LARGE - 1).to_s(36)}x to the lamp.\n"
       )
     expect(answer.map { |row| row["matches"].first.values_at("score", "target") }).to eq(
-      [[100, "Frase 2999."], [100, "Frase 29999."]]
+      [[100, "Frase 2999."], [100, "Frase #{LARGE - 1}."]]
     )
     File.write(
       File.join(folder, "a.txt"),

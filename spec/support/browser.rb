@@ -138,6 +138,7 @@ RSpec.configure do |config|
   config.after(:each, type: :system) do
     page.driver.browser.delete_network_conditions
     Capybara.reset_sessions!
+    Operation.under_way.find_each(&:cancel)
     ActiveJob::Base.queue_adapter.shutdown(wait: true) if ActiveJob::Base.queue_adapter.respond_to?(:shutdown)
     ActiveJob::Base.queue_adapter = :test
     Browsing::TABLES.each { |table| ActiveRecord::Base.connection.execute("DELETE FROM #{table}") }

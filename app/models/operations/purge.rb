@@ -2,6 +2,7 @@
 class Operations::Purge < Operation
   self.default_weight = "bulk"
   self.exclusive = false
+  self.superseding = true
   self.in_activity = false
 
   KEPT_FOR = 3.days

@@ -6,7 +6,7 @@ class Operations::TermImport < Operation
   self.default_weight = "bulk"
 
   # Files of so many bytes are read while the request waits.
-  AT_ONCE = 300_000
+  AT_ONCE = 10_000
 
   # bytes, name: of a TBX file or table. Raises Refused for what cannot be read at all.
   def self.of_file(termbase, bytes, name, by:, way: "id", roles: nil)
