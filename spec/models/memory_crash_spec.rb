@@ -71,7 +71,8 @@ RSpec.describe "A memory and its processes" do
         "memory",
         "lookup",
         "Work",
-        input: "other sentence 2999 says 2bbx to the lamp.\nlarge sentence #{LARGE - 1} says #{(LARGE - 1).to_s(36)}x to the lamp.\n"
+        input: "other sentence 2999 says 2bbx to the lamp.\n" \
+          "large sentence #{LARGE - 1} says #{(LARGE - 1).to_s(36)}x to the lamp.\n"
       )
     expect(answer.map { |row| row["matches"].first.values_at("score", "target") }).to eq(
       [[100, "Frase 2999."], [100, "Frase #{LARGE - 1}."]]
