@@ -26,7 +26,8 @@ module Api
     def leave_session_cookie = request.session_options[:skip] = true
 
     def offer_new_token
-      return refuse("signed-out", status: :unauthorized) if request.headers["X-User"].present? && !current_user
+      signed_out = request.headers["X-User"].present? && !current_user
+      return refuse("signed-out", status: :unauthorized) if signed_out
 
       send_session_cookie
       response.headers["X-CSRF-Token"] = form_authenticity_token
