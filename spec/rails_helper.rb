@@ -17,7 +17,10 @@ RSpec.configure do |config|
   # The limits on tries begin anew.
   config.before { Rails.cache.clear }
   # Requests wait for other servers as long as it takes, but where that is what is looked at.
-  config.before(type: :request) { stub_const("OutsideWork::WAIT", 20) }
+  config.before(type: :request) do
+    OutsideWork.clear
+    stub_const("OutsideWork::WAIT", 20)
+  end
   config.include Making
   config.include ActiveJob::TestHelper
   config.include ActiveSupport::Testing::TimeHelpers
