@@ -9,6 +9,9 @@ class MemoryUnit < ApplicationRecord
     dependent: nil,
     inverse_of: :unit
 
+  # Nothing would be offered by it, and nothing exported.
+  validate { errors.add(:target, :blank) if Segment.empty?(target) }
+
   KEPT_COLUMNS = %w[
     memory_id segment_id source target author changed_by client subject project file origin key previous_hash
     next_hash codes extra used import_id used_at created_at updated_at

@@ -102,7 +102,7 @@ class Pretranslation
   end
 
   def put(segment, found)
-    return unless segment && Segment::UNFINISHED.include?(segment.state)
+    return unless segment&.unfinished?
     return if segment.state == "draft" && @settings["which"] == "untouched"
 
     kind = found["kind"] == "machine" ? "machine" : "memory"

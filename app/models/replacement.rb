@@ -31,12 +31,7 @@ class Replacement
     segment = segments.find_by(id: id) or return false
     change = @replacing.in(segment.target_content) or return false
 
-    origin = { **segment.origin.except("act"), "touched" => true, "act" => tag }
-    if confirmed == "stay" && Segment::UNFINISHED.exclude?(segment.state)
-      segment.confirm(change.after.written, origin: origin, by: by)
-    else
-      segment.keep_draft(change.after.written, origin: origin, by: by)
-    end
+    segment.rewrite(change.after.written, act: tag, by: by, draft: confirmed != "stay")
     true
   end
 

@@ -12,7 +12,7 @@ class ReviewChange < ApplicationRecord
     assign_attributes(before: before, after: after, made_at: Time.current, **made)
     texts = [before, after].map { |text| Glossema::Content.from_written(text) }
     amount = Glossema::Review::Changes.amount(*texts)
-    kind = refused ? "codes" : Glossema::Review::Changes.kind(*texts, terms: review_round.terms)
+    kind = damaged?(texts) ? "codes" : Glossema::Review::Changes.kind(*texts, terms: review_round.terms)
     assign_attributes(kind: kind, words: amount["words"], changed_words: amount["changed"])
   end
 
@@ -34,6 +34,9 @@ class ReviewChange < ApplicationRecord
   end
 
   private
+
+  # Is it refused for its codes? A translation that was deleted is refused as well.
+  def damaged?(texts) = refused && texts.none?(&:blank?)
 
   # What was taken is as it was before, if nobody wrote in it since.
   def back(by)

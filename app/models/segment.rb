@@ -11,11 +11,20 @@ class Segment < ApplicationRecord
   has_many :versions, -> { order(:id) }, dependent: :delete_all, inverse_of: :segment
 
   validates :state, inclusion: { in: STATES }
+  validates :state, inclusion: { in: UNFINISHED }, if: -> { Segment.empty?(target) }
+
+  # Confirmed without a translation, as archives of earlier versions may hold them.
+  scope :confirmed_empty, lambda {
+    where.not(state: UNFINISHED).where("trim(target, ' ' || char(9, 10, 13, 160)) = ''")
+  }
 
   # Of the files of a project as they are now.
   scope :of_current, lambda { |project|
     where(document_id: Document.current.where(project_id: project.id).select(:id))
   }
+
+  # Does a target, as it is written, hold nothing to read?
+  def self.empty?(target) = target.match?(/\A[[:space:]]*\z/)
 
   # The attributes of a new row for a segment of the core.
   def self.row(document, segment, position, count = Glossema::Counting::Count.of(segment.content))
@@ -34,15 +43,22 @@ class Segment < ApplicationRecord
       characters: count.characters,
       note: segment.unit.note,
       limit: segment.unit.limit,
-      target: segment.target&.written.to_s,
-      state: segment.state || "untouched",
-      origin: segment.target ? { kind: "file" } : {},
+      **given_translation(segment),
       alternatives:
         segment.unit.alternatives.to_a.map do |one|
           { source: one.source.text, target: one.target.text, score: one.score, origin: "file" }
         end
     }
   end
+
+  # What a bilingual file says of it: an empty translation is none, whatever its state.
+  def self.given_translation(segment)
+    target = segment.target&.written.to_s
+    return { target: "", state: "untouched", origin: {} } if empty?(target)
+
+    { target: target, state: segment.state, origin: { kind: "file" } }
+  end
+  private_class_method :given_translation
 
   # Removes segments with their history.
   def self.discard(scope)
@@ -69,6 +85,8 @@ class Segment < ApplicationRecord
     @source_content ||= Glossema::Content.parse(source, Glossema::Content.codes_from(codes))
 
   def target_content = Glossema::Content.parse(target, source_content)
+
+  def unfinished? = UNFINISHED.include?(state)
 
   # The paragraph, cell or entry it stands in, and which of its segments it is.
   def unit_id = key.rpartition(":").first

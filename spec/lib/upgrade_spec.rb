@@ -79,4 +79,19 @@ RSpec.describe "Upgrades" do
       ActiveRecord::Base.connection.disconnect!
     end
   end
+
+  it "take back the state of what was reviewed without a translation, and its units" do
+    connect(File.join(folder, "reviewed.sqlite3"))
+    migrate(root, 20261201090000)
+    fill
+    base = ActiveRecord::Base.connection
+    %w[segments versions].each do |table|
+      base.execute("UPDATE #{table} SET state = 'reviewed', target = ' \u00A0'")
+    end
+    base.execute("UPDATE memory_units SET target = ''")
+    migrate(root)
+    states = %w[segments versions].flat_map { |table| base.select_values("SELECT state FROM #{table}") }
+    expect(states).to eq(%w[untouched untouched])
+    expect(base.select_value("SELECT COUNT(*) FROM memory_units")).to eq(0)
+  end
 end

@@ -41,6 +41,13 @@ RSpec.describe "Replacing" do
     expect(told.first(2)).to eq([["Controllare la pastiglia.", "translated"], ["Pulire.", "draft"]])
   end
 
+  it "leaves what it empties neither confirmed nor in a memory" do
+    memory = make_memory(user, [])
+    write(find: "Controllare la pastiglia.", with: "", take: [segments[0].id], confirmed: "stay")
+    expect(told[0]).to eq(["", "untouched"])
+    expect { memory.learn(segments[0].reload, by: user) }.not_to(change { memory.units.count })
+  end
+
   it "brings back drafts that were written in the same minute" do
     write(find: "pastiglia", with: "ganascia", take: [segments[1].id])
     write(find: "ganascia", with: "x", take: [segments[1].id])

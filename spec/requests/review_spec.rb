@@ -72,6 +72,20 @@ RSpec.describe "Review" do
     expect(segments[0].reload.target).to eq("Controllare la catena.")
   end
 
+  it "leaves a segment whose translation the reviser deleted as it is, and says why" do
+    send_out
+    bring(edited(["replace", "Fermarsi.", ""]))
+    change = changes.first
+    expect(change).to include("number" => 3, "after" => "", "kind" => "wording",
+      "refused" => a_string_starting_with("The whole translation was deleted."))
+    expect(decide("taken")["error"]).to include("code" => "change-refused")
+    decide("left")
+    expect(segments[2].reload).to have_attributes(target: "Fermarsi.", state: "translated")
+    expect { segments[2].take_review(" ", round.corrections.first, by: user) }
+      .to raise_error(Glossema::Refused) { |error| expect(error.code).to eq("target-empty") }
+    expect { segments[2].update!(target: "", state: "reviewed") }.to raise_error(ActiveRecord::RecordInvalid)
+  end
+
   it "is taken and left one by one, in the history under the reviser’s name, and in the memories" do
     send_out
     bring(edited(%w[replace Controllare Verificare], %w[replace Fermarsi Arrestarsi]))

@@ -24,8 +24,9 @@ module Memory::Learning
 
   # Takes in a confirmed segment. The unit it made before is updated; one with the same texts is counted as
   # used; else one is made, also beside others of the same source: those are kept apart by what stands around
-  # them.
+  # them. An empty target is nothing to learn.
   def learn(segment, by:)
+    return if Segment.empty?(segment.target)
     return remote.learn(segment, by: by) if remote
 
     writer = Memory::Writer.new(self)

@@ -73,7 +73,7 @@ class Operations::Delivery < Operation
 
   def learn(id, attachments)
     segment = subject.segments.find_by(id: id) or return
-    return if Segment::UNFINISHED.include?(segment.state)
+    return if segment.unfinished?
 
     attachments.each { |one| one.memory.learn(segment, by: user) }
     delivery.update_columns(learned: cursor.fetch("learned", 0) + 1)

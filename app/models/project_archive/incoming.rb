@@ -80,6 +80,7 @@ class ProjectArchive::Incoming
   def put_all
     @operation.enter("records", total: models.sum { |model| rows(model.table_name).size })
     models.each { |model| put_table(model) }
+    Segment.where(project_id: made(Project)).confirmed_empty.update_all(state: "untouched")
     name_later
     about["blobs"].each do |blob|
       @operation.checkpoint

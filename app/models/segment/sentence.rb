@@ -28,7 +28,7 @@ class Segment::Sentence
   def written = [source, target].map { |text| Glossema::Content.escape(text) }
 
   # Is all of it confirmed?
-  def done? = @segments.none? { |one| Segment::UNFINISHED.include?(one.state) }
+  def done? = @segments.none?(&:unfinished?)
 
   # What it is found by again, in a unit.
   def key = "sentence #{@segments.first.key}–#{@segments.last.key}"

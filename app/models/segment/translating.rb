@@ -28,12 +28,7 @@ module Segment::Translating
   # Confirms the target, teaches the memories that learn at once, and fills the repeats. Returns {filled:
   # segments that took the target, others: how many identical ones still read as this one did before}.
   def confirm(target, origin:, by:)
-    target = Glossema::Content.holdable(target)
-    check_codes(target)
-    if target.strip.empty?
-      raise Glossema::Refused.new("target-empty")
-    end
-
+    target = confirmable(target)
     transaction do
       before = confirmed_version&.target
       assign_attributes(
@@ -62,10 +57,10 @@ module Segment::Translating
     end
   end
 
-  # A reviser's wording, taken over: reviewed, and in the history under the reviser's name.
+  # A reviser's wording, taken over: reviewed, and in the history under the reviser's name. Raises Refused
+  # "target-empty".
   def take_review(target, change, by:)
-    target = Glossema::Content.holdable(target)
-    check_codes(target)
+    target = confirmable(target)
     transaction do
       update!(target: target, state: "reviewed", version: version + 1, confirmed_at: Time.current,
         origin: { "kind" => "review", "author" => change.author, "act" => change.review_round.tag })
@@ -74,13 +69,13 @@ module Segment::Translating
     end
   end
 
-  # Another wording by an act, which stays in its state: what was confirmed is confirmed, what was not is not.
-  # act: the tag that it is taken back by.
-  def rewrite(target, act:, by:)
+  # Another wording by an act, which stays in its state: what was confirmed is confirmed, what was not is not;
+  # what is empty now is neither. act: the tag that it is taken back by; draft: it is to be confirmed again.
+  def rewrite(target, act:, by:, draft: false)
     from = { **origin.except("act"), "touched" => true, "act" => act }
-    return confirm(target, origin: from, by: by) unless Segment::UNFINISHED.include?(state)
+    return keep_draft(target, origin: from, by: by) if draft || unfinished? || Segment.empty?(target)
 
-    keep_draft(target, origin: from, by: by)
+    confirm(target, origin: from, by: by)
   end
 
   # The identical segments that still read as this one did before take its target. Returns them.
@@ -111,7 +106,7 @@ module Segment::Translating
       version: version + 1
     )
     remember(by)
-    teach(memories, by) unless Segment::UNFINISHED.include?(state)
+    teach(memories, by) unless unfinished?
   end
 
   # What segments took from this one the last time is taken back, as one step. Returns them.
@@ -182,7 +177,16 @@ module Segment::Translating
     remember(by)
   end
 
-  # The memories that learn at once.
+  # A target as it can be confirmed. Raises Refused "target-empty", and what damaged codes are refused for.
+  def confirmable(target)
+    target = Glossema::Content.holdable(target)
+    check_codes(target)
+    raise Glossema::Refused.new("target-empty") if Segment.empty?(target)
+
+    target
+  end
+
+  # Raises Refused where codes of the target are not those of the source.
   def check_codes(target) = Glossema::Content.parse(target, source_content)
 
   # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or

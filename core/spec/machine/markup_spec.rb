@@ -28,7 +28,22 @@ RSpec.describe Glossema::Machine::Markup do
     ["a {1/} b", "x &lt; y", "x < {1/}y", %w[{1/}]],
     ["{1}one two{/1} three four", "uno due tre quattro", "{1}uno due{/1} tre quattro", %w[{1} {/1}]],
     ["one two {1/}", "uno due", "uno due{1/}", %w[{1/}]],
-    ["{1/}", "", "{1/}", %w[{1/}]]
+    ["{1/}", "", "{1/}", %w[{1/}]],
+    # What services make of markup.
+    ["a {1}b{/1}", 'x <G id="1">y</G>', "x {1}y{/1}", []],
+    ["a {1}b{/1}", "x < g id = “1” >y< / g >", "x {1}y{/1}", []],
+    ["a {1}b{/1}", "x &lt;g id=&quot;1&quot;&gt;y&lt;/g&gt;", "x {1}y{/1}", []],
+    ["a {1}b{/1}", "x ＜g id=1＞y＜/g＞", "x {1}y{/1}", []],
+    ["a {1/} b", 'x <X ID="1"></x> y', "x {1/} y", []],
+    ["a {1}b{2} c{/1} d{/2}", "<x id='1O' />x <x id=\\\"2o\\\"/>y<X id=1c> z<x id=’2c’/>",
+     "{1}x {2}y{/1} z{/2}", []],
+    ["a {1}b{/1}", 'x <g id="1" y', "x{1}{/1} ", %w[{1} {/1}]],
+    ["a b", "x <b>y</b> &lt;span&gt;z", "x y z", []],
+    ["a b", "l&#39;olio &amp;quot;y&amp;quot; &#xE8;", "l'olio \"y\" è", []],
+    # Texts about markup, and signs that only look like it.
+    ["a < b > c", "x < y > z", "x < y > z", []],
+    ["Use <g id=\"1\"> {1/}", 'Usare &lt;g id="1"&gt; <x id="1"/>', 'Usare <g id="1"> {1/}', []],
+    ["Write &lt; here", "Scrivere &amp;lt; qui", "Scrivere &lt; qui", []]
   ].each do |source, given, made, lost|
     it "makes #{made} of “#{given}” for #{source}" do
       expect(read(given, source)).to eq([made, lost])

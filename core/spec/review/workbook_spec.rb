@@ -64,6 +64,11 @@ RSpec.describe Glossema::Review::Workbook do
     expect(changes(found)[1].refused.code).to eq("sheet-codes")
   end
 
+  it "refuses a translation that was deleted whole" do
+    found = edited(["write", "C#{first}", " "])
+    expect(changes(found)[0]).to have_attributes(target: nil, refused: have_attributes(code: "sheet-emptied"))
+  end
+
   it "locks what is not to be changed, and repeats its heading on paper" do
     parts = Zip::File.open_buffer(StringIO.new(bytes))
     sheet, styles, book = %w[worksheets/sheet1 styles workbook].map do |name|

@@ -44,6 +44,9 @@ const [UNSEEN, UNSEEN_BEGUN, UNSEEN_LETTER] = [0.05, 0.006, 0.6]
 const PART_OF_MARK = 0.3
 // A word is taken to be translated when its translation is there, as surely as this.
 const [TRANSLATED, SURE, HARDLY] = [0.2, 0.95, 0.02]
+// A mark that ends a sentence, and how much of the source may be untranslated when it is offered.
+const END_MARK = /^\s*[.!?…。！？]$/u
+const LEFT = 0.2
 const UNKNOWN = -1
 const FIRST_TOKEN = 2
 const TINY = 1e-9
@@ -90,6 +93,7 @@ export class Ahead {
     const unseen = letters ? UNSEEN_BEGUN * UNSEEN_LETTER ** letters : UNSEEN
     const sum = sumOf(list.map(({ likely }) => likely)) + unseen
     for (const { id, name, likely } of list.slice(0, FIRST)) {
+      if (this.early(id, before)) continue
       const rest = name.slice(typed.length)
       const same = sumOf(list.map((other) => (other.name.startsWith(name) ? other.likely : 0)))
       better(found, rest, (same / sum) * weight, 'memory')
@@ -114,11 +118,17 @@ export class Ahead {
     const blank = sumOf(list.map(([id, chance]) => (this.outlook.names[id].startsWith(' ') ? chance : 0)))
     better(found, `${text} `, blank * likely, 'memory')
     for (const [id, chance] of list.slice(0, depth ? WIDE : WIDE_AT_FIRST)) {
-      if (chance * likely < LEAST) continue
+      if (chance * likely < LEAST || this.early(id, before)) continue
       const longer = text + this.outlook.names[id]
       better(found, longer, chance * likely, 'memory')
       this.follow([...before, id], longer, chance * likely, found, depth + 1)
     }
+  }
+
+  // Would it end the sentence before it is translated?
+  private early(id: number, before: Ids): boolean {
+    if (!END_MARK.test(this.outlook.names[id])) return false
+    return sumOf(this.untranslated(before)) > sumOf(this.outlook.rarity) * LEFT
   }
 
   // How likely each token comes next after those before, the likeliest first.

@@ -18,6 +18,9 @@ module Glossema
       PART_OF_MARK = 0.3
       # A word is taken to be translated when its translation is there, as surely as this.
       TRANSLATED, SURE = 0.2, 0.95
+      # A mark that ends a sentence, and how much of the source may be untranslated when it is offered: of a
+      # longer offer nobody notices it in the middle of a sentence.
+      END_MARK, LEFT = /\A\s*[.!?…。！？]\z/, 0.2
       # Stands for a token of which nothing is known; the first number that is a token.
       UNKNOWN, FIRST_TOKEN = -1, 2
 
@@ -25,6 +28,7 @@ module Glossema
       def initialize(outlook)
         @outlook, @names = outlook, outlook.names
         @numbers = @names.each_with_index.drop(2).to_h
+        @ending = @numbers.select { |name, _| name.match?(END_MARK) }.values
         @general, @like = Bigrams.new(outlook.ones, outlook.twos), Likeness.new(outlook.like)
         @things = Things.new(outlook.source, outlook.things.map { |thing| Things::Thing.new(*thing) })
         @after = {}
@@ -50,20 +54,24 @@ module Glossema
       end
 
       def continue(tokens, begun, weight, found)
-        first = tokens.empty?
-        begun = begun.lstrip if first
+        begun = begun.lstrip if tokens.empty?
         before = Tokens.normal(tokens) { |small| @numbers.key?(small) }.map { |token| @numbers[token] }
-        list = following(before).filter_map do |id, likely|
-          name = shown(id, first)
-          [name, id, likely] if name.start_with?(begun)
-        end
+        list = beginning_with(begun, before, tokens.empty?)
         sum = list.sum { |_, _, likely| likely } + unseen(begun.strip.length)
-        list.first(FIRST).each do |name, id, likely|
+        list.first(FIRST).reject { |_, id, _| early?(id, before) }.each do |name, id, likely|
           rest = name[begun.length..]
           same = list.sum { |other, _, chance| other.start_with?(name) ? chance : 0.0 }
           better(found, rest, same / sum * weight, "memory")
           chance = likely / sum * weight
           follow([*before, id], rest, chance, found, 0) if chance > FOLLOWED
+        end
+      end
+
+      # [[name, id, how likely it comes next], …] of the tokens that begin so.
+      def beginning_with(begun, before, first)
+        following(before).filter_map do |id, likely|
+          name = shown(id, first)
+          [name, id, likely] if name.start_with?(begun)
         end
       end
 
@@ -87,7 +95,7 @@ module Glossema
         blank = list.sum { |id, chance| @names[id].start_with?(" ") ? chance : 0.0 }
         better(found, "#{text} ", blank * likely, "memory")
         list.first(depth.zero? ? 4 : 2).each do |id, chance|
-          next if chance * likely < LEAST
+          next if chance * likely < LEAST || early?(id, before)
 
           longer = text + @names[id]
           better(found, longer, chance * likely, "memory")
@@ -121,6 +129,13 @@ module Glossema
         all = list.sum(&:first)
         list.select { |weight, _| weight > all * UNLIKELY }.sort_by { |weight, _| -weight }
           .map { |weight, id| [id, weight / all] }
+      end
+
+      # Would it end the sentence before it is translated?
+      def early?(id, before)
+        return false unless @ending.include?(id)
+
+        untranslated(before).sum > @outlook.rarity.sum * LEFT
       end
 
       # What each word of the source still counts: its rarity, less what is there of its translation.

@@ -7,7 +7,10 @@ module Glossema
       TAG = %r{<g id="(\d+)">|(</g>)|<x id="(\d+)(o|c)?"/>}
       HALVES = { "o" => :open, "c" => :close }.freeze
       ENTITIES = { "&" => "&amp;", "<" => "&lt;", ">" => "&gt;" }.freeze
-      LETTERS = { "amp" => "&", "lt" => "<", "gt" => ">", "quot" => '"', "#39" => "'" }.freeze
+      ENTITY = /&(?:#(\d{1,7})|#x(\h{1,6})|(amp|lt|gt|quot|apos|nbsp));/i
+      LETTERS = {
+        "amp" => "&", "lt" => "<", "gt" => ">", "quot" => '"', "apos" => "'", "nbsp" => "\u00A0"
+      }.freeze
       # What was read: content; lost: written codes that did not come back and were put where they stand in
       # the source.
       Answer = Struct.new(:content, :lost)
@@ -29,7 +32,21 @@ module Glossema
       end
 
       def escape(text) = text.gsub(/[&<>]/, ENTITIES)
-      def unescape(text) = text.gsub(/&(amp|lt|gt|quot|#39);/) { LETTERS[Regexp.last_match(1)] }
+
+      def unescape(text)
+        text.gsub(ENTITY) do |entity|
+          decimal, hexadecimal, name = Regexp.last_match.captures
+          next LETTERS.fetch(name.downcase) if name
+
+          character(decimal ? decimal.to_i : hexadecimal.hex) || entity
+        end
+      end
+
+      def character(number)
+        [number].pack("U").then { |one| one if one.valid_encoding? }
+      rescue RangeError
+        nil
+      end
 
       # Ids of pairs with nothing half inside.
       def nested_pairs(content)
@@ -42,7 +59,7 @@ module Glossema
           code.id if inner
         end
       end
-      private_class_method :nested_pairs
+      private_class_method :nested_pairs, :character
 
       def tag(code, nested)
         return %(<x id="#{code.id}"/>) if code.alone?
@@ -52,16 +69,43 @@ module Glossema
       end
       private_class_method :tag
 
-      # Reads text with markup: each code of the source once, pairs only whole.
+      # What services make of the tags: other letters, spaces, quotes and brackets, entities.
+      module Damaged
+        OPEN, CLOSE = "(?:<|&lt;|[＜‹])\\s*", "\\s*(?:>|&gt;|[＞›])"
+        QUOTE = "(?:\\\\?[\"'“”„«»‘’＂]|&quot;|&apos;|&\\#0?3[49];)?"
+        ID = "\\s+id\\s*[=＝]\\s*#{QUOTE}\\s*(\\d+)".freeze
+        TAG = %r{
+          #{OPEN}g#{ID}\s*#{QUOTE}#{CLOSE}|
+          (#{OPEN}/\s*g#{CLOSE})|
+          #{OPEN}x#{ID}(o|c)?\s*#{QUOTE}\s*/?#{CLOSE}(?:#{OPEN}/\s*x#{CLOSE})?
+        }xi
+        # What is no text where the source has nothing like it: tags of any name, and pieces of ours.
+        ANY = %r{</?\s*\p{L}[^<>]*>|<\s*/?\s*[gx]\s+id\b[^<>]*|</\s*[gx]\b|\bid\s*=\s*["“”']\d+[oc]?["“”']\s*/?>}i
+        STRAY = /(?<=\s)(?:#{ANY})\s*|#{ANY}/
+
+        # Without what is left of tags. text: unescaped; source: text of the source.
+        def self.without(text, source)
+          text = Markup.unescape(text) unless source.match?(ENTITY)
+          source.include?("<") ? text : text.gsub(STRAY, "")
+        end
+      end
+
+      # Reads text with markup: each code of the source once, pairs only whole; markup that is damaged or
+      # unknown is repaired or left out, and never text.
       class Reader
         def initialize(source)
+          @text = source.text
           @codes = source.codes.to_h { |code| [[code.kind, code.id], code] }
+          # A text about markup is taken as it comes.
+          @tag = Markup.escape(@text).match?(Damaged::TAG) ? TAG : Damaged::TAG
         end
 
         def content(text)
           left, open = @codes.dup, []
           items = pieces(text).map do |piece|
-            piece.is_a?(String) ? Markup.unescape(piece) : left.delete(key(piece, open))
+            next Damaged.without(Markup.unescape(piece), @text) if piece.is_a?(String)
+
+            left.delete(key(piece, open))
           end
           Content.new(whole(items.compact))
         end
@@ -70,7 +114,7 @@ module Glossema
 
         # [String or MatchData of a tag …]
         def pieces(text)
-          tags = text.enum_for(:scan, TAG).map { Regexp.last_match }
+          tags = text.enum_for(:scan, @tag).map { Regexp.last_match }
           ends = [0, *tags.map { |tag| tag.end(0) }]
           starts = [*tags.map { |tag| tag.begin(0) }, text.length]
           texts = ends.zip(starts).map { |from, to| text[from...to] }
@@ -83,7 +127,7 @@ module Glossema
           return [:open, pair.to_i].tap { open.push(pair.to_i) } if pair
           return [:close, open.pop] if close
 
-          [HALVES.fetch(half, :alone), single.to_i]
+          [HALVES.fetch(half&.downcase, :alone), single.to_i]
         end
 
         def whole(items)
@@ -128,19 +172,26 @@ module Glossema
           ends[count].first
         end
 
+        # Behind the codes that stand before it in the source, of those at the same place.
         def split(content, at, code)
-          passed = 0
-          place = content.items.index { |item|
-            item.is_a?(String) && (passed += item.length) >= at
-          }
-          return Content.new([*content.items, code]) unless place
-
-          text = content.items[place]
-          cut = text.length - (passed - at)
-          items = content.items.dup
-          items[place, 1] = [text[0...cut], code, text[cut..]]
-          Content.new(items)
+          items, place = parted(content, at)
+          place += 1 while items[place].is_a?(Code) && before?(items[place], code)
+          Content.new([*items.first(place), code, *items.drop(place)])
         end
+
+        # The items with an end at an offset of the text, and the index of the one behind it.
+        def parted(content, at)
+          rest = at
+          index = content.items.index { |item| item.is_a?(String) && (rest -= item.length) <= 0 }
+          return content.items, content.items.size unless index
+
+          text = content.items[index]
+          behind = [text[(text.length + rest)..]].reject(&:empty?)
+          [[*content.items.first(index), text[0...(text.length + rest)], *behind,
+            *content.items.drop(index + 1)], index + 1]
+        end
+
+        def before?(one, other) = @source.items.index(one).to_i < @source.items.index(other)
       end
     end
   end

@@ -13,11 +13,17 @@ module Glossema
 
         written = Settled.of(before.written, CodeMarks.written(row.raw, source))
         target = Content.parse(written, source)
+        return emptied(written, before) if target.blank? && !before.blank?
+
         lost = target.written == before.written ? nil : damage(source, before, target)
         new(written: written, target: lost ? nil : target, refused: lost, before: before)
       rescue Refused => e
         new(written: written, target: nil, refused: e, before: before)
       end
+
+      # A translation that was deleted is no other wording.
+      def self.emptied(written, before) =
+        new(written: written, target: nil, refused: Refused.new("sheet-emptied"), before: before)
 
       def self.unread(refused, before) =
         new(written: before.written, target: nil, refused: refused, before: before)
@@ -45,7 +51,7 @@ module Glossema
           open.pop == code.id
         end && open.empty?
       end
-      private_class_method :unread, :fold, :damage, :nested?
+      private_class_method :emptied, :unread, :fold, :damage, :nested?
 
       def changed? = !refused.nil? || target.written != before.written
     end
