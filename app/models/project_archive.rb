@@ -12,7 +12,8 @@ module ProjectArchive
         Project => Project.where(id: project.id),
         Operation => of_operations("Memory", memories).or(of_operations("Termbase", termbases))
           .or(of_operations("Project", Project.where(id: project.id))),
-        **of_memories(memories), **of_termbases(termbases), **of_text(project), **of_work(project),
+        MemoryUnit => MemoryUnit.where(memory: memories), **of_termbases(termbases), **of_text(project),
+        MemoryUnitVersion => of_units(memories), **of_work(project),
         AttachedMemory => AttachedMemory.where(project: project, memory: memories),
         AttachedTermbase => AttachedTermbase.where(project: project, termbase: termbases)
       }
@@ -27,11 +28,8 @@ module ProjectArchive
         .where.not(state: Operation::UNDER_WAY)
     end
 
-    def of_memories(memories)
-      operations = of_operations("Memory", memories)
-      { MemoryUnit => MemoryUnit.where(memory: memories),
-        MemoryUnitVersion => MemoryUnitVersion.where(operation_id: operations.select(:id)) }
-    end
+    def of_units(memories) =
+      MemoryUnitVersion.where(operation_id: of_operations("Memory", memories).select(:id))
 
     def of_termbases(termbases)
       entries = TermEntry.where(termbase: termbases)

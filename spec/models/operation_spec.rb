@@ -57,6 +57,14 @@ RSpec.describe Operation do
     end
   end
 
+  it "is running to whoever waits for it until what follows its result is done, too" do
+    operation = queued(Operations::ProjectCount, project, state: "done", active: true)
+    told = -> { OperationResource.new(operation.reload).to_h.values_at("state", "cancellable") }
+    expect(told.call).to eq(["running", false])
+    operation.update!(active: false)
+    expect(told.call).to eq(["done", false])
+  end
+
   describe "each kind" do
     kinds = Operations.kinds.map { |name| Operations.const_get(name.camelize) }
 

@@ -57,8 +57,7 @@ RSpec.describe "Archives" do
     row.attributes.except(*LOCAL, *ProjectArchive::COLUMNS.keys, "last_segment_id", "replaces_id", "words")
       .transform_values { |value|
       if value.is_a?(Hash)
-        value.except("act", "from", "unit", "ids",
-          "document_id")
+        value.except("act", "from", "unit", "ids", *ProjectArchive::COLUMNS.keys)
       else
         value
       end
@@ -108,6 +107,21 @@ RSpec.describe "Archives" do
     expect(stands).to eq(Project::Checking.new(project).findings.filter_map { |row| row[:stands]&.reason })
     Operations::Fixes.find_by(subject: opened).undo(by: other)
     expect(own[2].reload.target).to eq("{1}Avvertenza:{/1}  caldo")
+  end
+
+  it "bring the history of units that were deleted, which is undone in the memory that was brought" do
+    unit = memory.units.order(:id).last
+    Operations::UnitDeletion.perform_now(memory, by: user, input: { "chosen" => { "ids" => [unit.id] } })
+    bytes = archive
+    Operations::UnitDeletion.last.undo(by: user)
+    sign_in(other)
+    opened = Project.find(bring(bytes, take: true).result["project_id"])
+    brought = opened.memories.find_by("name LIKE ?", "#{memory.name}%")
+    counts = -> { [memory.units.count, brought.units.count] }
+    before = counts.call
+    Operations::UnitDeletion.find_by(subject: brought).undo(by: other)
+    expect(counts.call).to eq([before[0], before[1] + 1])
+    expect(brought.units.order(:id).last.slice(:source, :target)).to eq(unit.slice(:source, :target))
   end
 
   it "stand beside the project they were made of, and a broken one changes nothing" do

@@ -94,10 +94,17 @@ class ProjectArchive::Incoming
 
     done = @operation.done
     ShortTransaction.each(rows(model.table_name)) do |row|
-      put(model, row)
+      put(model, row) unless of_another_memory?(model, row)
       @operation.progress(done) if ((done += 1) % 100).zero?
     end
     @operation.progress(done)
+  end
+
+  # How a unit was in a memory that is not in the package, as before a merge, cannot be undone here.
+  def of_another_memory?(model, row)
+    return false unless model == MemoryUnitVersion && row["before"]
+
+    number("memories", JSON.parse(row["before"])["memory_id"]).nil?
   end
 
   def put_hidden(model, row)
@@ -153,7 +160,7 @@ class ProjectArchive::Incoming
     return nil if column == "guest_id"
     return nil if ProjectArchive::LATER.dig(model.table_name, column)
     if (table = table_named_by(column, row))
-      return number(table, value)
+      return column == "unit_id" ? number_of_unit(value) : number(table, value)
     end
     return free_token(value) if column == "token"
     return free(model, column, value) if ALONE[model.table_name] == column
@@ -175,6 +182,18 @@ class ProjectArchive::Incoming
   end
 
   def number(table, value) = value && @numbers[table][value]
+
+  # A unit that was deleted, and whose history is there, has a number that nothing else is given.
+  def number_of_unit(value)
+    @numbers["memory_units"][value] ||= begin
+      connection = MemoryUnit.connection
+      name = connection.quote(MemoryUnit.table_name)
+      if connection.update("UPDATE sqlite_sequence SET seq = seq + 1 WHERE name = #{name}").zero?
+        connection.execute("INSERT INTO sqlite_sequence (name, seq) VALUES (#{name}, 1)")
+      end
+      connection.select_value("SELECT seq FROM sqlite_sequence WHERE name = #{name}")
+    end
+  end
   def user_of(model, value) = value && (model.columns_hash["user_id"].null && other?(value) ? nil : @user.id)
   def other?(value) = about["people"].key?(value.to_s) && about["people"][value.to_s] != about["from"]
   def json?(model, column) = model.columns_hash[column].type == :json
@@ -186,12 +205,19 @@ class ProjectArchive::Incoming
     case [model.table_name, column]
     when %w[segments origin] then data = origin(data)
     when %w[versions origin] then data = author(origin(data), row)
+    when %w[memory_unit_versions before] then data = unit_before(data)
     when %w[clients memories] then renumber(data, "memory_id", "memories")
     when %w[clients termbases] then renumber(data, "termbase_id", "termbases")
     when %w[review_rounds base] then data = keyed(data, "segments")
     when %w[projects hand_over] then data = sent(data)
     end
     JSON.generate(data)
+  end
+
+  UNIT_NAMES = { "memory_id" => "memories", "segment_id" => "segments", "import_id" => "operations" }.freeze
+
+  def unit_before(data)
+    data && { **data, **UNIT_NAMES.to_h { |column, table| [column, number(table, data[column])] } }
   end
 
   def sent(data) = data && { **data, "ids" => keyed(data["ids"], "documents") }
@@ -242,16 +268,23 @@ class ProjectArchive::Incoming
   end
 
   def renumber_operation(operation)
-    operation.update_columns(%w[input result before].index_with { |name| renumbered(operation[name]) })
+    told = %w[input result before].index_with { |name| renumbered(operation[name], operation.kind) }
+    told["before"] = keyed(told["before"], "review_changes") if operation.kind == "review_decision"
+    operation.update_columns(told)
   end
 
   # Numbers of records in what an operation keeps.
-  INSIDE = { "document_id" => "documents", "delivery_id" => "deliveries", "from" => "memories" }.freeze
-  def renumbered(data)
+  INSIDE = { "document_id" => "documents", "delivery_id" => "deliveries", "from" => "memories",
+             "round_id" => "review_rounds" }.freeze
+  # What the ids of operations of a kind name, where it is no segments.
+  IDS = { "review_decision" => "review_changes" }.freeze
+
+  def renumbered(data, kind)
     changed = INSIDE.filter_map { |key, table|
       [key, number(table, data[key])] if data[key].is_a?(Integer)
     }.to_h
-    changed["ids"] = data["ids"].map { |id| number("segments", id) } if data["ids"].is_a?(Array)
+    table = IDS.fetch(kind, "segments")
+    changed["ids"] = data["ids"].map { |id| number(table, id) } if data["ids"].is_a?(Array)
     data.merge(changed)
   end
 
