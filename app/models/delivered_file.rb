@@ -6,6 +6,7 @@ class DeliveredFile < ApplicationRecord
 
   # So many texts that are left in the source language are told.
   SHOWN = 20
+  LENGTH = 80
 
   # A file that was written and proved, and is not delivered yet. blob: its bytes.
   Written = Struct.new(:document_id, :name, :checksum, :byte_size, :proof, :blob, :texts, keyword_init: true)
@@ -16,8 +17,7 @@ class DeliveredFile < ApplicationRecord
     def write(document, taken, operation)
       opened = document.opened(operation: operation)
       texts = document.segments.pluck(:id, :target).to_h
-      targets, states = document.targets, document.states_of(opened)
-      bytes, proof = operation.interruptible { written(document, opened, targets, states) }
+      bytes, proof = operation.interruptible { written(document, opened) }
       name = free_name(name_for(document, opened.format), taken)
       Written.new(document_id: document.id, name: name, checksum: Digest::SHA256.hexdigest(bytes),
         byte_size: bytes.bytesize, proof: proof, blob: stored(bytes, name), texts: texts)
@@ -25,11 +25,26 @@ class DeliveredFile < ApplicationRecord
 
     private
 
-    def written(document, opened, targets, states)
+    def written(document, opened)
+      targets, states = document.targets, document.states_of(opened)
       bytes = opened.write(targets, target_language: document.project.target_lang, states: states)
       proof = Glossema::Proof.new(opened, bytes, targets, states: states)
-      left = proof.source_left.first(SHOWN).map { |text| text.truncate(80) }
-      [bytes, { **proof.to_h, "source_left" => left }]
+      [bytes, { **proof.to_h, "source_text" => source_text(document, proof) }]
+    end
+
+    # What of the file is in the source language: {"purpose", "untouched" => {"count", "places" => [{"number",
+    # "text"} …]}, "otherwise" => texts}.
+    def source_text(document, proof)
+      project, numbers = document.project, document.segments.pluck(:key, :position).to_h
+      never = project.never_translated
+      kept = proof.source_kept(document.states, never_translated: never).transform_values do |segments|
+        places = segments.first(SHOWN).map do |one|
+          { "number" => numbers[one.id], "text" => one.content.text.truncate(LENGTH) }
+        end
+        { "count" => segments.size, "places" => places }
+      end
+      otherwise = proof.source_left.first(SHOWN).map { |text| text.truncate(LENGTH) }
+      { **kept.stringify_keys, "otherwise" => otherwise }
     end
 
     def stored(bytes, name)

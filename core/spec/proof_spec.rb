@@ -32,6 +32,18 @@ RSpec.describe Glossema::Proof do
     expect(described_class.new(opened, written, pseudo(opened))).to be_identical
   end
 
+  it "tells what was left in the source language on purpose from what was left untouched" do
+    text = "Stop now.\n\nFit the Heron 500.\n\nHeron 500\n\nOK then.\n\nOil it."
+    opened = Glossema::Document.new(text, name: "a.txt", language: "en")
+    targets = put(opened, "Stop now." => "Fermarsi.", "OK then." => "OK then.", "Oil it." => "Oil it.")
+    states = opened.segments.to_h { |one| [one.id, one.content.text == "OK then." ? "translated" : "draft"] }
+    proof = described_class.new(opened, opened.write(targets), targets)
+    kept = proof.source_kept(states, never_translated: ["Heron 500"])
+    expect(kept.transform_values { |list| list.map { |one| one.content.text } }).to eq(
+      purpose: ["Heron 500", "OK then."], untouched: ["Fit the Heron 500.", "Oil it."]
+    )
+  end
+
   it "sees a link that died, though the text reads as it was written" do
     opened = document(paragraph(run("See "), "<w:hyperlink r:id=\"s\">#{run("our site")}</w:hyperlink>"))
     written = opened.write(pseudo(opened))

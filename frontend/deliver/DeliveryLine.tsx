@@ -1,7 +1,7 @@
 // A delivery: when, by whom, what was unfinished then, and its files with their proof.
 import { useTranslation } from 'react-i18next'
 import { fullDate, number, time } from '../shared/i18n'
-import type { DeliveredFile, Delivery } from '../shared/types'
+import type { DeliveredFile, Delivery, KeptSource } from '../shared/types'
 import { SentThere } from './SentThere'
 
 const SHOWN = 6
@@ -74,13 +74,13 @@ function FileLine({ file }: { file: DeliveredFile }) {
 
 function ProofLines({ proof }: { proof: DeliveredFile['proof'] }) {
   const { t } = useTranslation()
-  const { identical, differences, left, source_left: sourceLeft } = proof
+  const { identical, differences, left, source_text: source } = proof
   const proved = { segments: number(proof.segments), codes: number(proof.codes) }
   return (
     <span className="proof small">
       <span className={identical ? 'quiet' : 'alarm'}>
         {identical ? t('deliver.proved', proved) : t('deliver.faults', { count: differences.length })}
-        {sourceLeft?.length === 0 && `, ${t('deliver.noSourceLeft')}`}
+        {source && !source.untouched.count && !source.otherwise.length && `, ${t('deliver.noSourceLeft')}`}
       </span>
       {differences.slice(0, SHOWN).map((difference, index) => (
         <span key={index}>{difference.message}</span>
@@ -88,16 +88,40 @@ function ProofLines({ proof }: { proof: DeliveredFile['proof'] }) {
       {differences.some((difference) => difference.what === 'unreadable') && (
         <span className="alarm">{t('deliver.notIn')}</span>
       )}
-      {!!sourceLeft?.length && (
-        <span>
-          {t('deliver.sourceLeft')} {sourceLeft.slice(0, SHOWN).join(' · ')}
-        </span>
-      )}
+      {source && <SourceText source={source} />}
       {left && (
         <span className="quiet">
           {t('deliver.leftAsWas')} {left.slice(0, SHOWN).join(' · ')}
         </span>
       )}
     </span>
+  )
+}
+
+// What is in the source language: left untouched, found elsewhere in the file, and left on purpose.
+function SourceText({ source }: { source: NonNullable<DeliveredFile['proof']['source_text']> }) {
+  const { t } = useTranslation()
+  const listed = ({ count, places }: KeptSource) => {
+    const shown = places.slice(0, SHOWN).map(({ number: at, text }) => `${number(at)} “${text}”`)
+    return [...shown, ...(count > shown.length ? ['…'] : [])].join(' · ')
+  }
+  return (
+    <>
+      {!!source.untouched.count && (
+        <span className="alarm">
+          {t('deliver.sourceUntouched', { count: source.untouched.count })} {listed(source.untouched)}
+        </span>
+      )}
+      {!!source.otherwise.length && (
+        <span>
+          {t('deliver.sourceElsewhere')} {source.otherwise.slice(0, SHOWN).join(' · ')}
+        </span>
+      )}
+      {!!source.purpose.count && (
+        <span className="quiet">
+          {t('deliver.sourceOnPurpose', { count: source.purpose.count })} {listed(source.purpose)}
+        </span>
+      )}
+    </>
   )
 }

@@ -317,8 +317,19 @@ export interface Proof {
   differences: { unit: string | null; what: string; message: string }[]
   // Texts computed from others that could not be renewed.
   left?: string[]
-  // Source texts that still stand in the file, as an independent reading sees it; unset in older deliveries.
-  source_left?: string[]
+  // What of the file is in the source language; unset in older deliveries.
+  source_text?: {
+    // Confirmed so, figures, and what is never to be translated.
+    purpose: KeptSource
+    untouched: KeptSource
+    // Elsewhere in the file, as an independent reading sees it.
+    otherwise: string[]
+  }
+}
+export interface KeptSource {
+  count: number
+  // The first of them.
+  places: { number: number; text: string }[]
 }
 // What was not done when a delivery was made.
 export interface Unfinished {

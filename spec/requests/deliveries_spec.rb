@@ -32,6 +32,18 @@ RSpec.describe "Deliveries" do
     body.find { |one| one["id"] == made["delivery_id"] }
   end
 
+  it "tell what of each file is in the source language, untouched or on purpose" do
+    segments[1].reload.keep_draft("", origin: { "kind" => "typed" }, by: user)
+    write(segments[2], "Oil it.")
+    told = deliver["files"].map { |file| file["proof"]["source_text"] }
+    expect(told).to eq([
+      { "purpose" => { "count" => 0, "places" => [] }, "otherwise" => [],
+        "untouched" => { "count" => 1, "places" => [{ "number" => 2, "text" => "Stop now." }] } },
+      { "purpose" => { "count" => 1, "places" => [{ "number" => 1, "text" => "Oil it." }] },
+        "untouched" => { "count" => 0, "places" => [] }, "otherwise" => [] }
+    ])
+  end
+
   def since
     get "/api/projects/#{project.id}/delivery_differences"
     body

@@ -2,7 +2,7 @@
 module Project::Checks
   extend ActiveSupport::Concern
   # Raised when checks find other things than before.
-  VERSION = 4
+  VERSION = 5
 
   included do
     has_many :let_stands, dependent: :delete_all

@@ -27,6 +27,21 @@ module Glossema
     def words = @document.segments.sum { |segment| Counting::Count.of(segment.content).words }
     def codes = @document.segments.sum { |segment| segment.content.code_count }
 
+    CONFIRMED = %w[translated reviewed final].freeze
+
+    # Segments whose source stands in the file as it is: {purpose: [Segment …], untouched: [Segment …]}. On
+    # purpose: confirmed so, or nothing but figures and what is never to be translated. states: {segment id =>
+    # state} of all of them; never_translated: as Terms::Listed takes them.
+    def source_kept(states, never_translated: [])
+      listed = Terms::Listed.new(never_translated)
+      kept = @document.segments.select { |segment| kept?(segment) }
+      purpose, untouched = kept.partition do |segment|
+        text = segment.content.text
+        CONFIRMED.include?(states[segment.id]) || !bare(text, listed.find(text)).match?(/\p{L}/)
+      end
+      { purpose: purpose, untouched: untouched }
+    end
+
     # Source texts that still stand in the file though they are translated, see SourceLeft; a bilingual file
     # keeps its sources.
     def source_left
@@ -55,6 +70,18 @@ module Glossema
     end
 
     private
+
+    def kept?(segment)
+      target = @targets[segment.id]
+      return target.nil? || target.text == segment.content.text unless @document.bilingual?
+
+      (target || segment.target || segment.content).text == segment.content.text
+    end
+
+    # A text without some places of it.
+    def bare(text, places)
+      places.sort_by(&:from).reverse.reduce(text) { |rest, place| rest[0...place.from] + rest[place.to..] }
+    end
 
     def compare(bytes)
       written = @document.format.read(bytes, name: @document.name, options: @document.file.options)
