@@ -53,10 +53,13 @@ class DeliveredFile < ApplicationRecord
   end
 
   # Where it stands in the ZIP: in the folders of the pattern, else in one of the language.
-  def path = name.include?("/") ? name : "#{delivery.project.target_lang}/#{name}"
+  def path
+    inside = FileNaming.inside(name)
+    inside.include?("/") ? inside : "#{delivery.project.target_lang}/#{inside}"
+  end
 
   # Without the folders it stands in.
-  def base_name = File.basename(name)
+  def base_name = File.basename(path)
 
   # A file that cannot be opened does not go out.
   def sound? = proof["differences"].none? { |difference| difference["what"] == "unreadable" }

@@ -12,6 +12,9 @@ class Document < ApplicationRecord
   has_one_attached :original
   has_one_attached :page
 
+  # Names come with uploads, packages and from servers of clients.
+  normalizes :name, with: ->(name) { UploadName.of(name) }
+
   STATES = %w[waiting reading ready refused cancelled].freeze
   validates :state, inclusion: { in: STATES }
   validates :by, inclusion: { in: %w[sentence paragraph] }

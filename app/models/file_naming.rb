@@ -15,6 +15,12 @@ class FileNaming
     raise Glossema::Refused.new("pattern-wrong.part", part: unknown) if unknown
   end
 
+  # A path below a folder, wherever its parts came from: none of them leads out of it.
+  def self.inside(path)
+    parts = path.tr("\\", "/").split("/").reject(&:empty?)
+    parts.map { |part| UploadName.of(part) }.join("/")
+  end
+
   def initialize(project)
     @project = project
   end
@@ -26,6 +32,17 @@ class FileNaming
       "{reference}" => @project.reference, "{client}" => @project.client&.code, "{version}" => version,
       "{date}" => Time.current.in_time_zone(@project.user&.zone || "UTC").strftime("%Y-%m-%d")
     }
-    (@project.file_pattern.presence || DEFAULT).gsub(PARTS) { |part| parts[part].to_s.tr("/\\", "-") }
+    self.class.inside(pattern.gsub(PARTS) { |part| parts[part].to_s.tr("/\\", "-") })
+  end
+
+  private
+
+  # One that came by another way than the page is checked as well.
+  def pattern
+    given = @project.file_pattern.presence or return DEFAULT
+    self.class.check(given)
+    given
+  rescue Glossema::Refused
+    DEFAULT
   end
 end

@@ -44,6 +44,17 @@ RSpec.describe "Deliveries" do
     ])
   end
 
+  it "never stand outside of the folder they are unpacked into" do
+    project.documents.first.update_columns(name: "../../one.txt")
+    project.update_columns(file_pattern: "../{name}")
+    deliver
+    project.deliveries.last.files.last.update_columns(name: "..\\..\\it/../two.txt")
+    get "/api/deliveries/#{project.deliveries.last.id}"
+    names = Zip::File.open_buffer(StringIO.new(response.body)).map(&:name)
+    expect(names).to contain_exactly("it-IT/one_it-IT.txt", "file/file/it/file/two.txt")
+    expect(project.documents.create!(position: 3, name: "../etc/x.txt").name).to eq("x.txt")
+  end
+
   def since
     get "/api/projects/#{project.id}/delivery_differences"
     body

@@ -159,13 +159,15 @@ class ProjectArchive::Incoming
     # Nobody is invited on another Glossema.
     return nil if column == "guest_id"
     return nil if ProjectArchive::LATER.dig(model.table_name, column)
-    if (table = table_named_by(column, row))
-      return column == "unit_id" ? number_of_unit(value) : number(table, value)
-    end
+    return named(column, value, row) if table_named_by(column, row)
     return free_token(value) if column == "token"
     return free(model, column, value) if ALONE[model.table_name] == column
 
     value.is_a?(String) && json?(model, column) ? inside(model, column, value, row) : value
+  end
+
+  def named(column, value, row)
+    column == "unit_id" ? number_of_unit(value) : number(table_named_by(column, row), value)
   end
 
   # The table whose records a column holds numbers of, or nil.
@@ -194,6 +196,7 @@ class ProjectArchive::Incoming
       connection.select_value("SELECT seq FROM sqlite_sequence WHERE name = #{name}")
     end
   end
+
   def user_of(model, value) = value && (model.columns_hash["user_id"].null && other?(value) ? nil : @user.id)
   def other?(value) = about["people"].key?(value.to_s) && about["people"][value.to_s] != about["from"]
   def json?(model, column) = model.columns_hash[column].type == :json
@@ -276,6 +279,7 @@ class ProjectArchive::Incoming
   # Numbers of records in what an operation keeps.
   INSIDE = { "document_id" => "documents", "delivery_id" => "deliveries", "from" => "memories",
              "round_id" => "review_rounds" }.freeze
+
   # What the ids of operations of a kind name, where it is no segments.
   IDS = { "review_decision" => "review_changes" }.freeze
 
