@@ -47,7 +47,7 @@ FOREIGN KEY ("user_id")
 );
 CREATE INDEX "index_deliveries_on_project_id" ON "deliveries" ("project_id");
 CREATE INDEX "index_deliveries_on_user_id" ON "deliveries" ("user_id");
-CREATE TABLE IF NOT EXISTS "documents" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "name" varchar NOT NULL, "format" varchar, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "run" varchar, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "by" varchar DEFAULT 'sentence' NOT NULL, "source_lang" varchar, "options" json DEFAULT '{}' NOT NULL, "breaks" json DEFAULT '{}' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "bands" json, "byte_size" integer DEFAULT 0 NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "role" varchar DEFAULT 'current' NOT NULL, "replaces_id" integer, "hand" json DEFAULT '{}' NOT NULL, "comparison" json, "segmentation_version" integer DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_55cfc1b0e0"
+CREATE TABLE IF NOT EXISTS "documents" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "name" varchar NOT NULL, "format" varchar, "state" varchar DEFAULT 'waiting' NOT NULL, "message" varchar, "run" varchar, "done" integer DEFAULT 0 NOT NULL, "total" integer DEFAULT 0 NOT NULL, "by" varchar DEFAULT 'sentence' NOT NULL, "source_lang" varchar, "options" json DEFAULT '{}' NOT NULL, "breaks" json DEFAULT '{}' NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "bands" json, "byte_size" integer DEFAULT 0 NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "role" varchar DEFAULT 'current' NOT NULL, "replaces_id" integer, "hand" json DEFAULT '{}' NOT NULL, "comparison" json, "segmentation_version" integer DEFAULT 0 NOT NULL, "reader_version" integer, CONSTRAINT "fk_rails_55cfc1b0e0"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 );
@@ -426,6 +426,7 @@ CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accep
 CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
 CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201160000'),
 ('20261201150000'),
 ('20261201090000'),
 ('20261127060000'),

@@ -26,20 +26,20 @@ class DeliveredFile < ApplicationRecord
     private
 
     def written(document, opened)
-      targets, states = document.targets, document.states_of(opened)
-      bytes = opened.write(targets, target_language: document.project.target_lang, states: states)
-      proof = Glossema::Proof.new(opened, bytes, targets, states: states)
-      [bytes, { **proof.to_h, "source_text" => source_text(document, proof) }]
+      placed = Document::Placed.new(document, opened)
+      bytes = document.write(opened, placed)
+      proof = Glossema::Proof.new(opened, bytes, placed.targets,
+        states: opened.bilingual? ? placed.states : {})
+      [bytes, { **proof.to_h, "source_text" => source_text(document, proof, placed) }]
     end
 
     # What of the file is in the source language: {"purpose", "untouched" => {"count", "places" => [{"number",
     # "text"} …]}, "otherwise" => texts}.
-    def source_text(document, proof)
-      project, numbers = document.project, document.segments.pluck(:key, :position).to_h
-      never = project.never_translated
-      kept = proof.source_kept(document.states, never_translated: never).transform_values do |segments|
+    def source_text(document, proof, placed)
+      never = document.project.never_translated
+      kept = proof.source_kept(placed.states, never_translated: never).transform_values do |segments|
         places = segments.first(SHOWN).map do |one|
-          { "number" => numbers[one.id], "text" => one.content.text.truncate(LENGTH) }
+          { "number" => placed.numbers[one.id], "text" => one.content.text.truncate(LENGTH) }
         end
         { "count" => segments.size, "places" => places }
       end

@@ -129,14 +129,6 @@ class Document < ApplicationRecord
   def mentions?(phrase) =
     segments.limit(400).pluck(:source).any? { |source| source.downcase.include?(phrase.downcase) }
 
-  # Targets of all segments that have one, {key => Content}, for writing.
-  def targets
-    segments.where.not(target: "").to_h { |segment| [segment.key, segment.target_content] }
-  end
-
-  # {key => state} of the segments, for files that hold states.
-  def states = segments.pluck(:key, :state).to_h
-
   # What the counts of its segments say of the file as a whole.
   def facts_of(counts)
     sum = counts.sum(Glossema::Counting::Count.zero)
@@ -150,13 +142,17 @@ class Document < ApplicationRecord
     }
   end
 
-  # Its bytes with the translation as it is now.
-  def written(opened = self.opened)
-    opened.write(targets, target_language: project.target_lang, states: states_of(opened))
+  # Its bytes with the translation as it is now. Raises Refused "read-otherwise".
+  def written(opened = self.opened) = write(opened, Document::Placed.new(self, opened))
+
+  # placed: Document::Placed. Only bilingual files hold states.
+  def write(opened, placed)
+    opened.write(placed.targets, target_language: project.target_lang,
+      states: opened.bilingual? ? placed.states : {})
   end
 
-  # Only bilingual files hold states.
-  def states_of(opened) = opened.bilingual? ? states : {}
+  # Was it read by another version of the readers? Then it may be read again.
+  def outdated? = ready? && reader_version != Glossema::READER_VERSION
 
   # Keeps the page that the file looks like, and answers it.
   def keep_page(opened)

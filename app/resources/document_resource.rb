@@ -26,6 +26,8 @@ class DocumentResource < ApplicationResource
   # The language that the file says or its text looks like, where that is not the project’s.
   typelize "string | null"
   attribute(:unlike, &:unlike_its_project)
+  typelize outdated: "boolean"
+  attribute(:outdated, &:outdated?)
   # The name of the film beside it.
   attribute(:film) { |document| document.film.filename.to_s if document.film.attached? }
   # The words of its bands in the groups that are seen together.

@@ -57,6 +57,7 @@ export function FileReady({ row, version, fixed, attempt, settle, remove }: Prop
           <Options row={row} onChange={(options) => settle({ options })} />
           <Facts row={row} />
           {row.film && ` · ${t('brief.withFilm', { name: row.film })}`}
+          {fixed && row.outdated && <ReadAgain row={row} attempt={attempt} />}
           {fixed && <NewerVersion row={row} send={send} />}
           {row.replaces_id && <OldVersion row={row} attempt={attempt} />}
         </p>
@@ -120,6 +121,26 @@ function NewerVersion({ row, send }: { row: DocumentRow; send: (file?: File) => 
           }}
         />
       </label>
+    </>
+  )
+}
+
+// Read by an earlier version of the readers, or found otherwise when it was to be delivered.
+function ReadAgain({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
+  const { t } = useTranslation()
+  const readAgain = () =>
+    attempt(async () => finished(await api.patch<Operation>(`/documents/${row.id}`, { read_again: true })))
+  return (
+    <>
+      {' · '}
+      <button
+        type="button"
+        className="plain-link"
+        aria-label={`${t('version.readAgain')}: ${row.name}`}
+        onClick={readAgain}
+      >
+        {t('version.readAgain')}
+      </button>
     </>
   )
 }

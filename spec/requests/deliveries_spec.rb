@@ -44,6 +44,36 @@ RSpec.describe "Deliveries" do
     ])
   end
 
+  describe "of a file that another version has read" do
+    let(:document) { project.documents.first }
+
+    def bytes_of(name) = project.deliveries.last.files.find_by(name: name).content.download
+
+    it "hold every translation at its own text" do
+      keys = document.segments.pluck(:key)
+      document.segments.zip(keys.reverse) { |segment, key| segment.update_columns(key: key) }
+      deliver
+      expect(bytes_of("one_it-IT.txt")).to eq("Controllare la catena.\n\nFermarsi.")
+    end
+
+    it "are refused where a text is another one, until the file is read again" do
+      segments[1].update_columns(source: "Halt now.")
+      deliver
+      expect(Operations::Delivery.last.message).to include("one.txt", "2 “Halt now.”", "Brief")
+      expect(project.deliveries.count).to eq(0)
+      get "/api/projects/#{project.id}"
+      expect(body["documents"].pluck("outdated")).to eq([true, false])
+      patch "/api/documents/#{document.id}", params: { read_again: true }, as: :json
+      expect(outcome).not_to have_key("error")
+      expect(document.segments.reload.map { |one| [one.source, one.target, one.state] }).to eq([
+        ["Check the chain.", "Controllare la catena.", "translated"], ["Stop now.", "Fermarsi.", "draft"]
+      ])
+      deliver
+      expect(bytes_of("one_it-IT.txt")).to eq("Controllare la catena.\n\nFermarsi.")
+      expect(document.reload).not_to be_outdated
+    end
+  end
+
   it "never stand outside of the folder they are unpacked into" do
     project.documents.first.update_columns(name: "../../one.txt")
     project.update_columns(file_pattern: "../{name}")

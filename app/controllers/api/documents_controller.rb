@@ -13,8 +13,10 @@ module Api
     end
 
     # Once the project has begun this is an operation, and is answered as one: what is translated is kept.
+    # read_again: as the readers find it now.
     def update
       return bring_back if params[:put_away] == false
+      return read_again if params[:read_again]
 
       changed = { by: params[:by], options: new_options }.compact
       return started(change_settings(changed)) if document.project.begun?
@@ -50,6 +52,13 @@ module Api
 
     def new_options
       params[:options] && document.options.merge(document.known_options(params[:options]))
+    end
+
+    def read_again
+      raise Glossema::Refused.new("not-read-yet", name: document.name) unless document.ready?
+
+      started(Operations::FileRereading.start(document.project, by: current_user, summary: document.name,
+        input: { "document_id" => document.id }))
     end
 
     def bring_back

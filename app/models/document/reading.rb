@@ -62,6 +62,9 @@ class Document::Reading
       tables: page.scan("<table>").size, pictures: page.scan("<figure>").size,
       bilingual: opened.bilingual?, looks: opened.guessed_language
     )
-    @operation.publish { @document.update!(state: "ready", breaks: opened.breaks, facts: facts) }
+    @operation.publish do
+      @document.update!(state: "ready", breaks: opened.breaks, facts: facts,
+        reader_version: Glossema::READER_VERSION)
+    end
   end
 end

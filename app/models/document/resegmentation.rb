@@ -81,6 +81,7 @@ class Document::Resegmentation
     Segment.where(document_id: @document.id, position: ...0).update_all("position = -position")
     Note.find_place_again(@document)
     @document.update!(
+      reader_version: Glossema::READER_VERSION,
       breaks: @fresh.breaks, total: @fresh.segments.size, done: @fresh.segments.size,
       facts: @document.facts.merge(@document.facts_of(counts))
     )

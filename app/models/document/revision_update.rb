@@ -96,7 +96,7 @@ class Document::RevisionUpdate
 
   def reading
     counts = @fresh.segments.map { |segment| Glossema::Counting::Count.of(segment.content) }
-    { breaks: @fresh.breaks, total: counts.size, done: counts.size,
+    { reader_version: Glossema::READER_VERSION, breaks: @fresh.breaks, total: counts.size, done: counts.size,
       facts: @pending.facts.merge(@pending.facts_of(counts)) }
   end
 
