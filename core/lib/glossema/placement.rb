@@ -48,7 +48,8 @@ module Glossema
     def refuse(revision, strange)
       old = (revision.gone + strange.filter_map(&:old)).sort
       fresh = strange.reject(&:old).map { |link| @document.segments[link.index].content.text }
-      places = old.map { |index| named(index + 1, @stored[index].last) } + fresh.map { |text| named("+", text) }
+      places = old.map { |index| named(index + 1, @stored[index].last) }
+      places += fresh.map { |text| named("+", text) }
       raise Refused.new("read-otherwise", name: @document.name, places: places.first(SHOWN).join(" · "))
     end
 
