@@ -2,16 +2,15 @@
 // be dropped on it.
 import { useState, type DragEvent, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
-import { api } from '../shared/api'
 import { number } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import { BandBar } from '../shared/parts/BandBar'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
-import { finished } from '../operations/follow'
-import type { DocumentRow, Operation } from '../shared/types'
+import type { DocumentRow } from '../shared/types'
 import type { Settle } from './FileRow'
-import { NewVersion, sendVersion, versionReport } from './NewVersion'
+import { NewVersion, sendVersion } from './NewVersion'
 import { Options } from './Options'
+import { NewerVersion, OldVersion, ReadAgain } from './VersionLinks'
 import type { Attempt } from './useChanges'
 
 interface Props {
@@ -101,64 +100,4 @@ function Facts({ row }: { row: DocumentRow }) {
     pictures ? t('brief.pictures', { count: pictures }) : '',
   ]
   return <> · {told.filter(Boolean).join(' · ')}</>
-}
-
-function NewerVersion({ row, send }: { row: DocumentRow; send: (file?: File) => void }) {
-  const { t } = useTranslation()
-  return (
-    <>
-      {' · '}
-      <label className="plain-link chooser">
-        {t('version.choose')}
-        <input
-          type="file"
-          className="hidden-text"
-          aria-label={`${t('version.choose')}: ${row.name}`}
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            send(file)
-          }}
-        />
-      </label>
-    </>
-  )
-}
-
-// Read by an earlier version of the readers, or found otherwise when it was to be delivered.
-function ReadAgain({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
-  const { t } = useTranslation()
-  const readAgain = () =>
-    attempt(async () => finished(await api.patch<Operation>(`/documents/${row.id}`, { read_again: true })))
-  return (
-    <>
-      {' · '}
-      <button
-        type="button"
-        className="plain-link"
-        aria-label={`${t('version.readAgain')}: ${row.name}`}
-        onClick={readAgain}
-      >
-        {t('version.readAgain')}
-      </button>
-    </>
-  )
-}
-
-function OldVersion({ row, attempt }: { row: DocumentRow; attempt: Attempt }) {
-  const { t } = useTranslation()
-  const putBack = () =>
-    attempt(async () => finished(await api.delete<Operation>(`/documents/${row.id}/version`)))
-  return (
-    <>
-      {' · '}
-      <button type="button" className="plain-link" onClick={putBack}>
-        {t('version.back')}
-      </button>
-      {' · '}
-      <a className="plain-link" href={versionReport(row.id)} download>
-        {t('version.report')}
-      </a>
-    </>
-  )
 }

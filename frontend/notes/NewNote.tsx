@@ -11,21 +11,19 @@ import { addNote, useRefreshNotes } from './queries'
 interface Props {
   project: number
   on: { segment_id: number } | { document_id: number }
-  // Asked for by a key so many times: the field takes the keyboard then.
-  turn?: number
+  // A key has asked for the field: it takes the focus.
+  answer?: (move: () => void) => void
   onKept?: () => void
 }
 
-export function NewNote({ project, on, turn = 0, onKept }: Props) {
+export function NewNote({ project, on, answer, onKept }: Props) {
   const { t } = useTranslation()
   const { act, busy } = useAct()
   const refresh = useRefreshNotes(project)
   const field = useRef<TextAreaRef>(null)
   const [text, setText] = useState('')
   const [kind, setKind] = useState<Note['kind']>('note')
-  useEffect(() => {
-    if (turn) field.current?.focus()
-  }, [turn])
+  useEffect(() => answer?.(() => field.current?.focus()), [answer])
   const keep = () =>
     void act(async () => {
       await addNote(project, { ...on, text, kind })

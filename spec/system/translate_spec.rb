@@ -48,6 +48,27 @@ RSpec.describe "Translate" do
     eventually { expect(project.segments.find_by(position: 2).marked).to be(true) }
   end
 
+  it "keeps the focus in the text, whatever was asked for in an earlier segment, and on Tab" do
+    project = make_project(user)
+    open_project(project)
+    press(:alt, "w")
+    expect(page).to have_css(".new-note textarea:focus")
+    press(:alt, :page_down)
+    expect(card).to have_css(".gutter", text: "2")
+    expect(page).to have_css(".card [role=textbox]:focus")
+    type("Uno")
+    press(:tab)
+    type(" due")
+    press(:alt, "h")
+    expect(page).to have_css(".past-version:focus")
+    press(:alt, :page_up)
+    expect(page).to have_css(".card [role=textbox]:focus")
+    type("Tre")
+    segments = project.segments.order(:position)
+    eventually { expect(segments.reload.first(2).map(&:target)).to eq(["Tre", "Uno due"]) }
+    expect(project.notes.count).to eq(0)
+  end
+
   it "opens and goes through 5,000 segments without waiting" do
     rows = Array.new(5000) { |n| "Sentence number #{n} says something of its own about part #{n * 7}." }
     project = make_project(user, rows.join("\n"), name: "long.txt")

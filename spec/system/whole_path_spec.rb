@@ -84,6 +84,7 @@ RSpec.describe "The whole path by keyboard" do
       }
       type("Pesa 13 kg.")
       press(:control, :enter)
+      press(:escape)
 
       enter("link", text("stages.check"))
       shown("13")

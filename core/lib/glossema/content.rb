@@ -146,8 +146,13 @@ module Glossema
 
     # What no document can hold: control characters, and code points that stand for no character.
     UNHOLDABLE = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
+    # Such characters as XML names them, in bytes.
+    REFERENCE = /&#(?:x0*(?:[0-8bcef]|1\h|fff[ef])|0*(?:[0-8]|1[124-9]|2\d|3[01]));/in
 
     def self.holdable(text) = text.match?(UNHOLDABLE) ? text.gsub(UNHOLDABLE, "") : text
+
+    # XML without the characters that no XML may hold, however they are written.
+    def self.well_formed_xml(xml) = holdable(xml).gsub(REFERENCE, "")
 
     # The same content without what no document can hold.
     def holdable

@@ -9,6 +9,22 @@ RSpec.describe Glossema::Exchange::Tmx do
     end
   end
 
+  it "writes well-formed XML whatever the texts hold, and reads units with characters that XML cannot hold" do
+    bad = "a\u0001b\u000Bc\uFFFEd & <e>"
+    pair = described_class::Pair.new(source: "{1}#{bad}{/1}", target: bad,
+      attributes: { "client" => bad, "author" => bad },
+      extra: { "notes" => [bad], "props" => [["tu", bad, bad]] })
+    out = +""
+    described_class.write(out, [pair], source_lang: "en-GB", target_lang: "it-IT")
+    expect { Nokogiri.XML(out, &:strict) }.not_to raise_error
+    expect(read(out).map { |one| [one.source, one.target] }).to eq([["{1}abcd & <e>{/1}", "abcd & <e>"]])
+    units = ["x&#x1;y &#31;z&#xB;", "<bpt i=\"1\"/>x&#2;y \u0003z<ept i=\"1\"/>"].map do |text|
+      "<tu><tuv xml:lang=\"en\"><seg>#{text}</seg></tuv><tuv xml:lang=\"it\"><seg>#{text}</seg></tuv></tu>"
+    end
+    expect(read("<tmx><body>#{units.join}</body></tmx>").map(&:target)).to eq(["xy z", "{1}xy z{/1}"])
+    expect(@counts).to include(read: 2, skipped: 0, faults: [])
+  end
+
   it "brings back what it wrote, codes and attributes too" do
     pair =
       described_class::Pair.new(

@@ -23,6 +23,12 @@ RSpec.describe Glossema::Exchange::Xliff do
     expect(found.map(&:state)).to eq(rows.map(&:state))
   end
 
+  it "is well-formed whatever the texts hold" do
+    xml = written(row(content("a\u0001b"), content("c\u000Bd"), note: "e\uFFFEf"))
+    expect { Nokogiri.XML(xml, &:strict) }.not_to raise_error
+    expect(read(xml).map { |one| [one.content.written, one.target.written] }).to eq([%w[ab cd]])
+  end
+
   it "says where a target came from, and what it came from as a candidate" do
     origin = { "kind" => "fuzzy", "score" => 84, "memory" => "Tarnholt", "source" => "Check {1}it{/1}." }
     xml = Nokogiri.XML(written(row(content("Check {1}this{/1}."), content("Controllare {1}questo{/1}."),

@@ -15,6 +15,7 @@ import { Reference } from './Reference'
 import { Search } from './Search'
 import { Terms } from './Terms'
 import type { Only } from './TermPlaces'
+import { useTurn, type Answer } from './useTurn'
 import { VIEWS, type Asked, type View } from './useCompanion'
 
 interface Props {
@@ -50,6 +51,7 @@ export const Companion = memo(function Companion(props: Props) {
   const otherwise = timed ? 'film' : 'page'
   const view = (isThere[chosen] ?? true) ? chosen : otherwise
   const [turn, setTurn] = useState(asked.turn)
+  const answer = useTurn(asked.turn)
   // A key asked for a view.
   if (turn !== asked.turn) {
     setTurn(asked.turn)
@@ -101,13 +103,13 @@ export const Companion = memo(function Companion(props: Props) {
         aria-labelledby={`tab-${view}`}
         tabIndex={0}
       >
-        <Panel view={view} {...props} />
+        <Panel view={view} answer={answer} {...props} />
       </div>
     </aside>
   )
 })
 
-function Panel({ view, ...props }: Props & { view: View }) {
+function Panel({ view, answer, ...props }: Props & { view: View; answer: Answer }) {
   const { t } = useTranslation()
   const { open, asked } = props
   if (view === 'film') return <Film {...props} />
@@ -116,14 +118,14 @@ function Panel({ view, ...props }: Props & { view: View }) {
   if (view === 'terms') return <Terms {...props} />
   if (view === 'findings' && open)
     return <Findings project={props.project} segment={open} onWrite={props.onWrite} />
-  if (view === 'notes') return <Notes {...props} turn={asked.view === 'notes' ? asked.turn : 0} />
+  if (view === 'notes') return <Notes {...props} answer={asked.view === 'notes' ? answer : undefined} />
   if (view === 'search') return <Search key={asked.turn} {...props} />
   if (open)
     return (
       <Past
         key={open.id}
         segment={open}
-        turn={asked.view === 'past' ? asked.turn : 0}
+        answer={asked.view === 'past' ? answer : undefined}
         onRestore={props.onRestore}
         onBack={props.onBack}
       />

@@ -6,17 +6,18 @@ import { NoteItem } from '../../notes/NoteItem'
 import { useNotes } from '../../notes/queries'
 import '../../notes/notes.css'
 import type { Project, Segment } from '../../shared/types'
+import type { Answer } from './useTurn'
 
 interface Props {
   project: Project
   open: Segment | null
   document: number
-  // Asked for by a key so many times.
-  turn: number
+  // A key has asked for them.
+  answer?: Answer
   onBack: () => void
 }
 
-export function Notes({ project, open, document, turn, onBack }: Props) {
+export function Notes({ project, open, document, answer, onBack }: Props) {
   const { t } = useTranslation()
   const all = useNotes(project.id)
   const own = all.filter((note) => open && note.segment_id === open.id)
@@ -37,7 +38,7 @@ export function Notes({ project, open, document, turn, onBack }: Props) {
             key={open.id}
             project={project.id}
             on={{ segment_id: open.id }}
-            turn={turn}
+            answer={answer}
             onKept={onBack}
           />
         </section>

@@ -9,20 +9,22 @@ import { Moon } from '../../shared/parts/Moon'
 import type { PastVersion, Segment, Version } from '../../shared/types'
 import { Written } from '../../shared/Written'
 import { usePast } from '../queries'
+import type { Answer } from './useTurn'
 
 interface Props {
   segment: Segment
-  turn: number
+  // A key has asked for it.
+  answer?: Answer
   onRestore: (version: Version) => void
   onBack: () => void
 }
 
-export function Past({ segment, turn, onRestore, onBack }: Props) {
+export function Past({ segment, answer, onRestore, onBack }: Props) {
   const { t } = useTranslation()
   const [beside, setBeside] = useState<number | null>(null)
   const past = usePast(segment, beside)
   const versions = past.data ?? []
-  const { list, walk } = useWalking(turn, versions.length)
+  const { list, walk } = useWalking(answer, versions.length)
   if (past.data && !versions.length) return <p className="quiet">{t('companion.noPast')}</p>
   const press = (event: KeyboardEvent, version: PastVersion, index: number) => {
     const done = walk(event, index)
@@ -84,7 +86,7 @@ function Wording({ version, segment, beside }: WordingProps) {
 }
 
 // Focus among the versions: on the newest when a key asks for them, then by the arrows.
-function useWalking(turn: number, count: number) {
+function useWalking(answer: Answer | undefined, count: number) {
   const list = useRef<HTMLOListElement>(null)
   const go = (index: number) => {
     const all = [...(list.current?.querySelectorAll<HTMLElement>('.past-version') ?? [])]
@@ -92,8 +94,8 @@ function useWalking(turn: number, count: number) {
   }
   const there = count > 0
   useEffect(() => {
-    if (turn && there) list.current?.querySelector<HTMLElement>('.past-version')?.focus()
-  }, [turn, there])
+    if (there) answer?.(() => list.current?.querySelector<HTMLElement>('.past-version')?.focus())
+  }, [answer, there])
   const walk = (event: KeyboardEvent, index: number) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key]
     if (step) go(index + step)

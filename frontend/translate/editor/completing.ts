@@ -125,6 +125,13 @@ function sendAway(view: EditorView, asked: 'leave' | 'quiet') {
 
 // Its own keys: Tab takes the one in sight, Enter and the arrows are its own only while the list is open.
 function pressed(view: EditorView, event: KeyboardEvent, how: Completing): boolean {
+  if (offered(view, event, how)) return true
+  // With nothing to take Tab would go to a button beside the text, which the next blank presses. The text is
+  // left by Escape, and backwards.
+  return event.key === 'Tab' && !event.shiftKey
+}
+
+function offered(view: EditorView, event: KeyboardEvent, how: Completing): boolean {
   const { offers, chosen } = key.getState(view.state) ?? NOTHING
   if (!offers.length || event.isComposing) return false
   const inSight = chosen !== null || offers[0].likely >= SURE

@@ -20,7 +20,7 @@ module Glossema
         io << %(<?xml version="1.0" encoding="UTF-8"?>\n<tmx version="1.4">\n)
         io << %(<header creationtool="Glossema" creationtoolversion="1" segtype="sentence" ) <<
           %(o-tmf="glossema" adminlang="en" srclang="#{source_lang}" datatype="plaintext"/>\n<body>\n)
-        pairs.each { |pair| io << Unit.xml(pair, source_lang, target_lang) }
+        pairs.each { |pair| io << Content.well_formed_xml(Unit.xml(pair, source_lang, target_lang)) }
         io << "</body>\n</tmx>\n"
       end
 
@@ -85,6 +85,9 @@ module Glossema
           simple ? plain(simple.captures, languages) : tree(raw, languages)
         end
 
+        # Bytes that stand for no character of XML.
+        CONTROLS = "\x00-\x08\v\f\x0e-\x1f".b.freeze
+
         # What units say beside their texts is mostly the same; so many different ones are remembered.
         REMEMBERED = 2000
 
@@ -126,11 +129,13 @@ module Glossema
           text = decode(bytes)
           raise Nokogiri::XML::SyntaxError, "the text is not UTF-8" unless text.valid_encoding?
 
+          text = Content.holdable(text)
           text.match?(/[{\\]/) ? Content.escape(text) : text
         end
 
         def tree(raw, languages)
-          element = Nokogiri.XML(raw, nil, "UTF-8") { |config| config.strict.nonet }.root
+          held = raw.gsub(Content::REFERENCE, "").delete(CONTROLS)
+          element = Nokogiri.XML(held, nil, "UTF-8") { |config| config.strict.nonet }.root
           variants = element.element_children.select { |child| child.name == "tuv" }
           source, target =
             chosen(

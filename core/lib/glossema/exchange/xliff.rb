@@ -42,7 +42,7 @@ module Glossema
             end
           end
         end
-        builder.to_xml(indent: 1)
+        Content.well_formed_xml(builder.to_xml(indent: 1))
       end
 
       private

@@ -156,7 +156,9 @@ module Glossema
 
       private
 
-      def built(&block) = Nokogiri::XML::Builder.new(encoding: "UTF-8", &block).to_xml(indent: 1)
+      def built(&block)
+        Content.well_formed_xml(Nokogiri::XML::Builder.new(encoding: "UTF-8", &block).to_xml(indent: 1))
+      end
 
       def unit(xml, row)
         xml.public_send(:"trans-unit", id: row.id.to_s) do

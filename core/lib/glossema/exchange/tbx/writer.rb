@@ -27,7 +27,7 @@ module Glossema
         def run(entries)
           @io << %(<?xml version="1.0" encoding="UTF-8"?>\n)
           @io << "<#{@names[:root]}#{attributes(root)}>\n#{header}\n<text><body>\n"
-          entries.each { |entry| @io << entry(entry) }
+          entries.each { |entry| @io << Content.well_formed_xml(entry(entry)) }
           @io << "</body>#{@head["back"]}</text>\n</#{@names[:root]}>\n"
         end
 
