@@ -13,11 +13,23 @@ module Glossema
       def findings(pair)
         return @empty ? @empty.findings(pair) : [] if pair.untranslated?
 
-        (@checks + @own).flat_map { |check| check.findings(pair) }
+        (@checks + @own).flat_map { |check| found_by(check, pair) }
       end
 
       # Names of her own checks that took too long.
       def given_up = @own.select(&:given_up?).map(&:name)
+
+      private
+
+      # A check that fails is told by its name, and takes no other one with it.
+      def found_by(check, pair)
+        check.findings(pair)
+      rescue StandardError => e
+        raise if ENV["GLOSSEMA_TRACE"]
+
+        message = Checks.sentence("check-failed", name: check.class.code, reason: e.class.name)
+        [Finding.new(code: "check-failed", level: "look", message: message, source: [], target: [])]
+      end
     end
   end
 end

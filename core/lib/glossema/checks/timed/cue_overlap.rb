@@ -8,7 +8,8 @@ module Glossema
         return [] unless pair.cue && pair.next_cue
 
         gap = pair.cue.gap_to(pair.next_cue)
-        return [] unless gap.negative?
+        # Without an end another check has something to say.
+        return [] unless gap&.negative?
 
         [finding(seconds: format("%.3f", -gap.to_f), target: [[0, pair.into.length]])]
       end
