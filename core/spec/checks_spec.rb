@@ -50,8 +50,8 @@ RSpec.describe Glossema::Checks do
 
   it "tells of a check that fails, with what the others find" do
     texts = ["Stop now", "Fermarsi  ora"].map { |text| Glossema::Content.text(text) }
-    pair = Glossema::Checks::Pair.new(source: texts[0], target: texts[1], source_lang: "en", target_lang: "it",
-      cue: "no cue", next_cue: "no cue")
+    pair = Glossema::Checks::Pair.new(source: texts[0], target: texts[1], source_lang: "en",
+      target_lang: "it", cue: "no cue", next_cue: "no cue")
     found = Glossema::Checks::Checker.new.findings(pair).group_by(&:code)
     expect(found.keys).to contain_exactly("check-failed", "space-double")
     expect(found["check-failed"].map(&:message)).to include(a_string_including("“cue-overlap”"))
