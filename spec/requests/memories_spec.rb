@@ -77,6 +77,19 @@ RSpec.describe "Memories" do
     expect(body.dig("error", "message")).to start_with("The columns of the table cannot be read")
   end
 
+  it "take in tables whose texts hold quotes, and list every row that gives no unit (unit-dropped)" do
+    rows = ["en\tit", "\"Mal\" or \"Mau\"\t\"Mal\" o \"Mau\"", "12.5\t12,5", "Alone\t", "\tSolo",
+            "Stop\tFermo"]
+    result = import(memory, rows.join("\n"), "units.tsv",
+      columns: { source_column: "en", target_column: "it" }.to_json).result
+    expect(result).to include("added" => 2, "faulty" => 3)
+    expect(result["faults"].map { |one| one.values_at("line", "message") }).to eq([
+      [3, "The source holds no letters: “12.5”."], [4, "There is no translation of “Alone”."],
+      [5, "There is no source text in this row."]
+    ])
+    expect(memory.units.pluck(:source)).to include("\"Mal\" or \"Mau\"")
+  end
+
   it "take in tables and XLIFF, and keep or replace a source that reads otherwise" do
     import(
       memory,

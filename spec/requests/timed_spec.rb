@@ -183,6 +183,21 @@ RSpec.describe "Subtitles" do
       expect(times.first).to eq("00:00:01,000 → 00:00:03,700")
     end
 
+    it "keep both translations, with their history, when they are joined" do
+      first, second, = document.segments.to_a
+      first.confirm("Le cose pesanti in basso,", origin: { "kind" => "typed" }, by: user)
+      second.confirm("mai sul davanti.", origin: { "kind" => "typed" }, by: user)
+      delete "/api/segments/#{first.id}/cut"
+      joined = document.segments.reload.first
+      expect(joined).to have_attributes(target: "Le cose pesanti in basso, mai sul davanti.", state: "draft")
+      expect(joined.versions.map(&:target)).to include("Le cose pesanti in basso,", "mai sul davanti.")
+      Operations::CueTimes.last.undo(by: user)
+      perform_enqueued_jobs
+      expect(document.segments.reload.first(2).map { |one| [one.target, one.state] }).to eq(
+        [["Le cose pesanti in basso,", "translated"], ["mai sul davanti.", "translated"]]
+      )
+    end
+
     it "refuse what cannot be: fixed times, no time at all, no room, a time before the film, a format" do
       segment = document.segments.second
       codes = [{ start: "soon" }, { start: "00:00:05.990" }, { shift: "-9" }].map { |given|

@@ -45,7 +45,10 @@ module Document::Retiming
     cue, _, after = around(segment)
     raise Glossema::Refused.new("join-border") unless after
 
-    edit_cues({ "act" => "join", "cue" => cue.number }, by: by)
+    following = cues.find { |one, _| one == after }.last
+    edit_cues({ "act" => "join", "cue" => cue.number }, by: by) do
+      join_translations(segments.reload.find_by(position: segment.position), following, by)
+    end
   end
 
   # Are the times to stay as they are?
@@ -75,8 +78,22 @@ module Document::Retiming
     recut(by: by, as_stored: true, prepare: prepare) do
       Operations::CueTimes.record(project, by: by, summary: name, before: before,
         result: { act: edit["act"], cue: edit["cue"] || edit["from"] })
+      yield if block_given?
     end
     project.announce("recut")
+  end
+
+  # The joined cue has the translation of the first one by now; that of the second follows it, with its
+  # history. One that was joined before has its translation of then.
+  def join_translations(row, second, by)
+    return if second.target_content.blank? || (row.target.present? && row.origin["kind"] != "earlier")
+
+    parts = [row.target_content, moved_codes(second.target_content, row.source_content)].reject(&:blank?)
+    whole = parts.reduce { |sum, one| Glossema::Content.new(sum.items + [" "] + one.items) }
+    add_history(row, [second])
+    row.update!(target: whole.well_formed.written, state: "draft", origin: { kind: "earlier" },
+      version: row.version + 1)
+    row.remember(by)
   end
 
   # Exact to the thousandth.

@@ -64,7 +64,7 @@ module Glossema
           raise Refused.new("not-bilingual", name: @name)
         end
 
-        document.segments.each do |segment|
+        document.segments.each_with_index do |segment, index|
           next @skipped += 1 if segment.target.nil? || segment.target.blank? || segment.content.blank?
 
           attributes = { "file" => @name, "key" => segment.unit.key.to_s }.reject { |_, value| value.empty? }
@@ -74,10 +74,17 @@ module Glossema
               target: segment.target.written,
               attributes: attributes
             ),
-            0
+            bytes.bytesize * index / document.segments.size
           )
         end
-        Result.new(@skipped, [], 0)
+        dropped = document.file.respond_to?(:dropped) ? document.file.dropped : []
+        Result.new(@skipped, dropped.first(FAULTS).map { |row| fault(row) }, dropped.size)
+      end
+
+      # A row of a table that gave no unit.
+      def fault(dropped)
+        sentence = Refused.new("unit-dropped.#{dropped.reason}", text: dropped.text).message
+        { line: dropped.row, message: sentence }
       end
 
       # The columns of a table, where it is one; whatever else it is says it itself.

@@ -13,6 +13,17 @@ RSpec.describe Glossema::Formats::Csv do
     ],
     "bears short rows and no last line end" => ["One,Two\nThree\n,Four", %w[One Two Three Four]]
 
+  it "takes quotes inside of texts for what they are, and loses nothing behind them" do
+    text = "\"Mal\" or \"Mau\"\t\"Böse\"\n6\" pipe\t\"a\tb\"\n\"open\tend\"s\n\"One\" \tTwo\n"
+    document = open_text(text, "a.tsv")
+    expect(document.units.map { |unit| unit.content.text }).to eq(
+      ["\"Mal\" or \"Mau\"", "Böse", "6\" pipe", "a\tb", "\"open", "end\"s", "One", "Two"]
+    )
+    expect(put(document, "\"X\" y", "Z")).to start_with("\"X\" y\t\"Z\"\n6\" pipe")
+    expect(written_of(open_text("a,\"b\" c\n", "a.csv"))).to eq(["a", "\"b\" c"])
+    expect { open_text("a,\"b\nc", "a.csv") }.to raise_error(Glossema::Refused)
+  end
+
   it "quotes what needs it" do
     expect(put(open_text("One,\"Two\"\n", "a.csv"), "Uno, due", "\"Due\"")).to eq(
       "\"Uno, due\",\"\"\"Due\"\"\"\n"

@@ -24,10 +24,15 @@ module Glossema
       }.freeze
       MAX_COLUMNS = 20_000
       Cell = Struct.new(:value, :from, :to, :quoted)
+      # A row of a table of both languages that gives no unit: its number, why, and its text.
+      Dropped = Struct.new(:row, :reason, :text)
 
       def self.recognises?(bytes, name) = EncodedText.text?(bytes) && ending?(name)
 
       def bilingual? = !@chosen[:target].nil?
+
+      # [Dropped …]: reason is "no-source", "no-letters" or "no-target".
+      def dropped = @dropped ||= []
 
       # The first rows as texts.
       def first_rows(count) = @rows.first(count).map { |row| row.map(&:value) }
@@ -100,22 +105,9 @@ module Glossema
       def rows
         scanner, list, row = StringScanner.new(@text), [], []
         between = /#{Regexp.escape(@separator)}/
-        plain = /[^#{Regexp.escape(@separator)}\r\n]*/
         until scanner.eos?
-          from = scanner.pos
-          if scanner.skip(/"/)
-            scanner.skip(/(?:[^"]|"")*/m)
-            to = scanner.pos
-            damaged("cell-without-end", from) unless scanner.skip(/"/)
-            row << Cell.new(slice(from + 1, to).gsub('""', '"'), from + 1, to, true)
-            scanner.skip(plain)
-          else
-            scanner.skip(plain)
-            row << Cell.new(slice(from, scanner.pos), from, scanner.pos, false)
-          end
-          if row.size > MAX_COLUMNS
-            raise Refused.new("hostile.columns", name: @name, most: MAX_COLUMNS)
-          end
+          row << cell(scanner)
+          raise Refused.new("hostile.columns", name: @name, most: MAX_COLUMNS) if row.size > MAX_COLUMNS
 
           if scanner.skip(between)
             row << Cell.new("", scanner.pos, scanner.pos, false) if scanner.eos?
@@ -128,6 +120,27 @@ module Glossema
         end
         row.any? ? list << row : list
       end
+
+      # Quotes are those of the table only where they stand around the whole of a cell; elsewhere they belong
+      # to the text, as in tables that know no quoting.
+      def cell(scanner)
+        from = scanner.pos
+        if scanner.skip(quoted)
+          to = scanner.pos - 1
+          scanner.skip(/ */)
+          return Cell.new(slice(from + 1, to).gsub('""', '"'), from + 1, to, true)
+        end
+
+        damaged("cell-without-end", from) if quoting? && scanner.check(/"(?>(?:[^"]|"")*)\z/m)
+        scanner.skip(plain)
+        value = slice(from, scanner.pos)
+        @unquoted ||= value.include?('"')
+        Cell.new(value, from, scanner.pos, false)
+      end
+
+      def quoted = @quoted ||= /"(?>(?:[^"]|"")*)"(?= *(?:#{Regexp.escape(@separator)}|[\r\n]|\z))/m
+      def plain = @plain ||= /[^#{Regexp.escape(@separator)}\r\n]*/
+      def quoting? = true
 
       def facts(row)
         at = ->(name) { (index = @chosen[name]) && row[index]&.value }
@@ -157,6 +170,8 @@ module Glossema
 
       def take_pair(row, number)
         source, target = row[@chosen[:source]], row[@chosen[:target]]
+        reason = reason_to_drop(source, target)
+        dropped << Dropped.new(number + 1, reason, source&.value.to_s[0, 80]) if reason
         return unless source && source.value.match?(/\p{L}/)
 
         content, raws = Placeholders.read(source.value)
@@ -183,9 +198,18 @@ module Glossema
         end
       end
 
+      def reason_to_drop(source, target)
+        return "no-source" if source.nil? || source.value.strip.empty?
+        return "no-letters" unless source.value.match?(/\p{L}/)
+
+        "no-target" if target.nil? || target.value.strip.empty?
+      end
+
       def encoded(text, cell)
         return text.gsub('"', '""') if cell.quoted
-        return text unless text.match?(/["\r\n]|#{Regexp.escape(@separator)}/)
+        # A table with quotes inside of texts knows no quoting.
+        return text unless text.match?(/[\r\n]|#{Regexp.escape(@separator)}/) ||
+          (text.include?('"') && !@unquoted)
 
         "\"#{text.gsub('"', '""')}\""
       end

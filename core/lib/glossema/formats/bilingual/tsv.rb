@@ -10,6 +10,11 @@ module Glossema
       EXTENSIONS = %w[tsv tab].freeze
       MEDIA_TYPE = "text/tab-separated-values".freeze
       DEFAULTS = Csv::DEFAULTS.merge("separator" => Choice.new("tab", SEPARATORS)).freeze
+
+      private
+
+      # In many a quote is a sign like any other.
+      def quoting? = false
     end
   end
 end
