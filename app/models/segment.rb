@@ -26,6 +26,9 @@ class Segment < ApplicationRecord
   # Does a target, as it is written, hold nothing to read?
   def self.empty?(target) = target.match?(/\A[[:space:]]*\z/)
 
+  # What there is to translate: of files that are there, and not only to be read.
+  scope :to_translate, -> { joins(:document).where(locked: false, documents: { role: "current" }) }
+
   # The attributes of a new row for a segment of the core.
   def self.row(document, segment, position, count = Glossema::Counting::Count.of(segment.content))
     {

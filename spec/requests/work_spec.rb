@@ -322,6 +322,22 @@ RSpec.describe "The work" do
       expect(body.map { |row| row["number"] }).to eq([1])
     end
 
+    it "leaves files that were removed, and segments that are only read, out of what is left" do
+      project.update!(last_segment_id: segments[0].id)
+      segments[1].update!(locked: true)
+      told = lambda do
+        get "/api/today"
+        [body["projects"].first["left"], body["projects"].first["words"].values.sum,
+         body["resume"]&.fetch("number")]
+      end
+      words = project.segments.reload.sum(:words)
+      expect(told.call).to eq([words, words, 1])
+      get "/api/projects/#{project.id}"
+      expect(body["words"].values.sum).to eq(words)
+      project.documents.first.put_away(by: user)
+      expect(told.call).to eq([0, 0, nil])
+    end
+
     it "puts the project into Today with what is left and where to go on" do
       write(segments[0], "Il pianale …")
       get "/api/today"

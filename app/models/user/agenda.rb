@@ -50,7 +50,10 @@ class User::Agenda
         .includes(:client, :documents, :deliveries, :quotes)
         .sort_by { |project| [project.due_at ? 0 : 1, project.due_at || project.begun_at] }
 
-  def words = @words ||= Segment.where(project_id: projects.map(&:id)).group(:project_id, :state).sum(:words)
+  def words
+    @words ||= Segment.to_translate.where(project_id: projects.map(&:id))
+      .group("segments.project_id", "segments.state").sum("segments.words")
+  end
 
   def row(project)
     by_state = Segment::STATES.to_h { |state| [state, words.fetch([project.id, state], 0)] }
@@ -142,7 +145,7 @@ class User::Agenda
   def next_of(project)
     ordered = project.segments.joins(:document).order("documents.position", :position)
     unfinished = ordered.where(state: Segment::UNFINISHED)
-    last = Segment.find_by(id: project.last_segment_id) || unfinished.first || ordered.first
+    last = ordered.find_by(id: project.last_segment_id) || unfinished.first || ordered.first
     return last if last.nil? || Segment::UNFINISHED.include?(last.state)
 
     after = unfinished.where(
