@@ -21,6 +21,10 @@ RSpec.describe "The catalogues of texts" do
 
   languages = I18n.available_locales.map(&:to_s) - ["en"]
 
+  it "name all kinds of things in the Trash" do
+    expect(interface["en"].keys).to include(*PutAway::KINDS.map { |kind| "putAway.kinds.#{kind}" })
+  end
+
   languages.each do |language|
     {
       "the interface" => interface,

@@ -51,6 +51,11 @@ RSpec.describe OutsideCall do
     end
   end
 
+  it "says the status alone of one that says nothing with it" do
+    serve { |socket| socket.write("HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n") }
+    expect(asked.first).to end_with("it answered with status 500")
+  end
+
   {
     "says “100 Continue” for ever" => ->(socket) {
       loop {

@@ -304,9 +304,14 @@ RSpec.describe "Clients, counts and quotes" do
     expect(body.map { |row|
       row.values_at("name", "kind")
     }).to eq([%w[style.pdf application], %w[brief.txt page]])
-    get "/api/reference_files/#{body.last["id"]}"
+    policies = body.reverse.map do |row|
+      get "/api/reference_files/#{row["id"]}"
+      response.headers["Content-Security-Policy"]
+    end
+    expect(policies).to all(include("frame-ancestors 'self'"))
+    expect(policies.first).to include("default-src 'none'")
+    get "/api/reference_files/#{project.reload.reference_files.last.id}"
     expect(response.body).to include("Read &lt;this&gt; first.")
-    expect(response.headers["Content-Security-Policy"]).to include("default-src 'none'")
     delete "/api/reference_files/#{project.reload.reference_files.first.id}"
     expect(project.reload.reference_files.map { |file| file.filename.to_s }).to eq(["brief.txt"])
   end

@@ -4,6 +4,9 @@ module Api
     # Everything else is shown as the core draws it, or as plain text.
     SHOWN = Project::SHOWN_BY_BROWSERS
 
+    # They are shown in a frame beside the text.
+    content_security_policy(only: :show) { |policy| policy.frame_ancestors :self }
+
     def index = render(json: list)
 
     def create
@@ -23,7 +26,7 @@ module Api
       end
 
       response.headers["Content-Security-Policy"] =
-        "default-src 'none'; img-src data:; style-src 'unsafe-inline'"
+        "default-src 'none'; img-src data:; style-src 'unsafe-inline'; frame-ancestors 'self'"
       # The core escapes it.
       render html: page.html_safe, layout: false
     end
