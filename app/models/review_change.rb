@@ -17,7 +17,8 @@ class ReviewChange < ApplicationRecord
   end
 
   # Was the segment changed by somebody else since it went out?
-  def conflict? = decision == "open" && segment.target != before
+  # Not where both wrote the same.
+  def conflict? = decision == "open" && [before, after].exclude?(segment.target)
 
   # decision: of DECISIONS. Returns the segment where it reads otherwise now, else nil. Raises Refused
   # "change-refused" where its codes are damaged and the mended wording is not asked for.

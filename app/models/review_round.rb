@@ -38,7 +38,8 @@ class ReviewRound < ApplicationRecord
     corrections.delete_all
     ReviewChange.insert_all!(rows) if rows.any?
     reading.keep_comments
-    update!(state: "back", back_at: Time.current)
+    update!(state: "back", back_at: Time.current,
+      options: options.merge("strange" => reading.strange, "gone" => reading.gone))
   end
 
   # Decides some changes: "taken", "left" or "open" again. mended: takes the wording with its codes put back.
@@ -66,8 +67,10 @@ class ReviewRound < ApplicationRecord
   def close
     transaction do
       update!(state: "closed", closed_at: Time.current)
-      left = corrections.where(decision: "open").select(:segment_id)
-      sound = project.segments.where(state: "translated", id: found_right.keys).where.not(id: left)
+      left = corrections.where(decision: "open").pluck(:segment_id)
+      # Rows that the reviser deleted were not read.
+      unread = left + options["gone"].to_a
+      sound = project.segments.where(state: "translated", id: found_right.keys).where.not(id: unread)
         .select { |segment| found_right[segment.id] == segment.target }
       Segment.where(id: sound.map(&:id)).update_all("state = 'reviewed', version = version + 1")
       sound.size

@@ -11,42 +11,39 @@ import { StrangeThings } from './StrangeThings'
 import { useDeciding } from './useDeciding'
 import { useDecidingByKey } from './useDecidingByKey'
 import { useRound, type RoundPage } from './queries'
-import type { Strange } from '../shared/types'
 
 interface Props {
   project: Project
   round: ReviewRound
-  strange: Strange | null
   // Back to the text of a pass inside.
   onText?: () => void
 }
 
-export function Back({ project, round, strange, onText }: Props) {
+export function Back({ project, round, onText }: Props) {
   const { data, error, refetch } = useRound(round.id)
   if (error) return <Failure error={error} again={() => void refetch()} />
   if (!data) return <Waiting />
-  return <Changes {...{ project, strange, onText }} page={data} />
+  return <Changes {...{ project, onText }} page={data} />
 }
 
 interface ChangesProps {
   project: Project
   page: RoundPage
-  strange: Strange | null
   onText?: () => void
 }
 
-function Changes({ project, page, strange, onText }: ChangesProps) {
+function Changes({ project, page, onText }: ChangesProps) {
   const { t } = useTranslation()
   const { round, changes, amount } = page
   const [kind, setKind] = useState<ChangeKind | null>(null)
   const shown = changes.filter((change) => !kind || change.kind === kind)
-  const left = shown.filter((change) => change.decision === 'open' && !change.refused)
+  const left = shown.filter((change) => change.decision === 'open' && !change.refused && !change.conflict)
   const deciding = useDeciding(project.id, round.id)
   const { list, onKeyDown } = useDecidingByKey(shown, deciding)
   return (
     <>
       <BackHead {...{ page, deciding, onText }} left={left} />
-      {strange && <StrangeThings strange={strange} />}
+      {round.strange && <StrangeThings strange={round.strange} />}
       <AmountOf {...{ amount, kind }} onKind={setKind} />
       {shown.length === 0 && <p className="quiet">{t('review.nothing')}</p>}
       <ol ref={list} className="changes">

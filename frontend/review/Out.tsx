@@ -5,12 +5,11 @@ import { DropFiles } from '../shared/parts/DropFiles'
 import type { Project, ReviewRound } from '../shared/types'
 import { useBringing } from './useBringing'
 import { sheetAddress } from './queries'
-import type { Strange } from '../shared/types'
 
 interface Props {
   project: Project
   round: ReviewRound
-  onBack: (id: number, strange: Strange) => void
+  onBack: (id: number) => void
 }
 
 export function Out({ project, round, onBack }: Props) {

@@ -12,7 +12,6 @@ import { Out } from './Out'
 import { Pass } from './pass/Pass'
 import { Rounds } from './Rounds'
 import { useRounds } from './queries'
-import type { Strange } from '../shared/types'
 import './review.css'
 
 export function Review() {
@@ -33,13 +32,11 @@ function Loaded({ project, rounds }: { project: Project; rounds: ReviewRound[] }
   // null: a new one is being made.
   const chosen = (useLocation().state as { segments?: number[] } | null)?.segments
   const [wanted, setWanted] = useState<number | null | undefined>(chosen ? null : rounds[0]?.id)
-  const [strange, setStrange] = useState<Strange | null>(null)
   // Of a pass inside: its text, or the changes made in it.
   const [changes, setChanges] = useState(false)
   const round = rounds.find(({ id }) => id === wanted)
-  const opened = (id: number, odd: Strange | null = null) => {
+  const opened = (id: number) => {
     setWanted(id)
-    setStrange(odd)
     setChanges(false)
   }
   const passing = round?.way === 'inside' && !changes
@@ -61,7 +58,7 @@ function Loaded({ project, rounds }: { project: Project; rounds: ReviewRound[] }
           {round && !passing && (round.state !== 'out' || round.way === 'inside') && (
             <Back
               key={round.id}
-              {...{ project, round, strange }}
+              {...{ project, round }}
               onText={changes ? () => setChanges(false) : undefined}
             />
           )}

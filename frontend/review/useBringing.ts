@@ -1,16 +1,15 @@
 // A returned review sheet, imported.
 import { useAct } from '../shared/useAct'
 import { finished } from '../operations/follow'
-import type { Strange } from '../shared/types'
 import { bringBack, useRefreshRounds } from './queries'
 
-export function useBringing(project: number, onBack: (id: number, strange: Strange) => void) {
+export function useBringing(project: number, onBack: (id: number) => void) {
   const { act } = useAct()
   const refresh = useRefreshRounds(project)
   return (files: File[]) =>
     void act(async () => {
       const { result } = await finished(await bringBack(project, files[0]))
       await refresh()
-      onBack(result.round_id!, result.strange!)
+      onBack(result.round_id!)
     })
 }

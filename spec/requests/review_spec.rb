@@ -72,6 +72,15 @@ RSpec.describe "Review" do
     expect(segments[0].reload.target).to eq("Controllare la catena.")
   end
 
+  it "tells again what was strange about a sheet, and finds no row right that did not come back" do
+    send_out
+    bring(edited(["replace", "Controllare", "Verificare"], ["remove_row", 3]))
+    get "/api/review_rounds/#{round.id}"
+    expect(body["round"]["strange"]).to include("gone" => [3])
+    patch "/api/review_rounds/#{round.id}", params: { close: true }, as: :json
+    expect(segments.map { |one| one.reload.state }).to eq(%w[translated reviewed translated])
+  end
+
   it "leaves a segment whose translation the reviser deleted as it is, and says why" do
     send_out
     bring(edited(["replace", "Fermarsi.", ""]))
@@ -143,6 +152,10 @@ RSpec.describe "Review" do
     bring(docx)
     expect(changes.first).to include("conflict" => true, "before" => "Controllare la catena.",
       "after" => "Verificare la catena.", "now" => "Controllare bene la catena.")
+    # The same on both sides is none.
+    change = round.corrections.first
+    change.segment.reload.confirm(change.after, origin: { "kind" => "typed" }, by: user)
+    expect(change.reload).not_to be_conflict
   end
 
   it "says what is not as it went out, and takes in the rest" do

@@ -202,19 +202,23 @@ class ProjectArchive::Incoming
   def json?(model, column) = model.columns_hash[column].type == :json
   def free_token(value) = ReviewRound.exists?(token: value) ? SecureRandom.hex(8) : value
 
+  # {"table.column" => what numbers the records inside of its JSON anew, given that and the row}
+  INSIDE_OF = {
+    "segments.origin" => ->(data, _) { origin(data) },
+    "versions.origin" => ->(data, row) { author(origin(data), row) },
+    "memory_unit_versions.before" => ->(data, _) { unit_before(data) },
+    "clients.memories" => ->(data, _) { renumber(data, "memory_id", "memories") },
+    "clients.termbases" => ->(data, _) { renumber(data, "termbase_id", "termbases") },
+    "review_rounds.base" => ->(data, _) { keyed(data, "segments") },
+    "review_rounds.options" => ->(data, _) { not_returned(data) },
+    "projects.hand_over" => ->(data, _) { sent(data) }
+  }.freeze
+
   # Numbers of records inside of what is kept as JSON.
   def inside(model, column, value, row)
     data = JSON.parse(value)
-    case [model.table_name, column]
-    when %w[segments origin] then data = origin(data)
-    when %w[versions origin] then data = author(origin(data), row)
-    when %w[memory_unit_versions before] then data = unit_before(data)
-    when %w[clients memories] then renumber(data, "memory_id", "memories")
-    when %w[clients termbases] then renumber(data, "termbase_id", "termbases")
-    when %w[review_rounds base] then data = keyed(data, "segments")
-    when %w[projects hand_over] then data = sent(data)
-    end
-    JSON.generate(data)
+    way = INSIDE_OF["#{model.table_name}.#{column}"]
+    JSON.generate(way ? instance_exec(data, row, &way) : data)
   end
 
   UNIT_NAMES = { "memory_id" => "memories", "segment_id" => "segments", "import_id" => "operations" }.freeze
@@ -228,7 +232,12 @@ class ProjectArchive::Incoming
   # Those of a client that are not in the archive are left out.
   def renumber(list, column, table)
     list.each { |one| one[column] = number(table, one[column]) }
-    list.select! { |one| one[column] }
+    list.select { |one| one[column] }
+  end
+
+  def not_returned(options)
+    ids = options["gone"] or return options
+    { **options, "gone" => ids.filter_map { |id| number("segments", id) } }
   end
 
   def keyed(data, table) = data.to_h.transform_keys { |key| number(table, key.to_i).to_s }

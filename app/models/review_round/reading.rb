@@ -23,6 +23,9 @@ class ReviewRound::Reading
     rounds.find_by(token: token) || raise(Glossema::Refused.new("sheet-strange", name: name))
   end
 
+  # Ids of segments whose rows did not come back.
+  def gone = (@segments.keys - @returned.rows.map(&:id)).map(&:to_i)
+
   # The rows of changes, worked out before anything is written. operation: that it is part of.
   def prepare(operation)
     operation.update_columns(total: returned.size)
