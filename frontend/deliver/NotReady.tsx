@@ -1,8 +1,10 @@
-// What is not done before a delivery: each kind with its first places and a way there.
+// What is not done before a delivery: each kind with how many there are, its first places and a way there.
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { number } from '../shared/i18n'
 import type { Project, Readiness } from '../shared/types'
+
+type OpenItems = Readiness['items'][string]
 
 interface Props {
   readiness: Readiness
@@ -11,7 +13,6 @@ interface Props {
 
 export function NotReady({ readiness, project }: Props) {
   const { t } = useTranslation()
-  const several = project.documents.length > 1
   return (
     <>
       <h2>{t('deliver.not')}</h2>
@@ -34,31 +35,42 @@ export function NotReady({ readiness, project }: Props) {
       <ul className="lines">
         {Object.entries(readiness.items).map(([name, item]) => (
           <li key={name}>
-            <div className="line">
-              <b>{t(`deliver.${name}`, { count: item.count })}</b>
-              <span className="quiet tab">{t('deliver.words', { words: number(item.words) })}</span>
-            </div>
-            <ul className="places">
-              {item.places.map((place) => (
-                <li key={place.id}>
-                  <span className="quiet tab">{place.number}</span>
-                  <span>
-                    <Link className="plain-link reading" to={`/projects/${project.id}/translate#${place.id}`}>
-                      {place.text}
-                    </Link>
-                    {several && <span className="quiet small file"> {place.file}</span>}
-                  </span>
-                </li>
-              ))}
-            </ul>
-            {item.count > item.places.length && (
-              <p className="small quiet more-places">
-                {t('deliver.more', { count: item.count - item.places.length })}
-              </p>
-            )}
+            <OpenItem {...{ name, item, project }} />
           </li>
         ))}
       </ul>
     </>
+  )
+}
+
+// A kind of open item: how many there are, and its first places once it is opened.
+function OpenItem({ name, item, project }: { name: string; item: OpenItems; project: Project }) {
+  const { t } = useTranslation()
+  const several = project.documents.length > 1
+  return (
+    <details className="open-item">
+      <summary className="line">
+        <b>{t(`deliver.${name}`, { count: item.count })}</b>
+        <span className="quiet tab">{t('deliver.words', { words: number(item.words) })}</span>
+      </summary>
+      <ul className="places">
+        {item.places.map((place) => (
+          <li key={place.id}>
+            <span className="quiet tab">{place.number}</span>
+            <span>
+              <Link className="plain-link reading" to={`/projects/${project.id}/translate#${place.id}`}>
+                {place.text}
+              </Link>
+              {several && <span className="quiet small file"> {place.file}</span>}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {item.count > item.places.length && (
+        <p className="small quiet more-places">
+          {t('deliver.more', { count: item.count - item.places.length })}
+        </p>
+      )}
+    </details>
   )
 }

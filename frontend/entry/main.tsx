@@ -6,7 +6,7 @@ import '../shared/styles/tokens.css'
 import '../shared/styles/base.css'
 import '../shared/styles/frame.css'
 import { language } from '../shared/i18n'
-import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query'
+import { QueryClientProvider, useQuery } from '@tanstack/react-query'
 import { App as AntApp, ConfigProvider } from 'antd'
 import enGB from 'antd/locale/en_GB'
 import itIT from 'antd/locale/it_IT'
@@ -16,6 +16,7 @@ import { BrowserRouter, Route, Routes } from 'react-router'
 import { ApiError, api } from '../shared/api'
 import { Views } from './Views'
 import { keepFocus } from '../shared/focus'
+import { FreshClient } from '../shared/FreshClient'
 import { Failure } from '../shared/Notices'
 import { setKeys } from '../shared/keys'
 import { SettingsContext } from '../shared/settings'
@@ -27,7 +28,7 @@ import { SignIn } from '../sign-in/SignIn'
 
 keepFocus()
 
-const client = new QueryClient({
+const client = new FreshClient({
   defaultOptions: {
     // The server's answer decides, not what the browser thinks of the network.
     queries: { networkMode: 'always', retry: 1, refetchOnWindowFocus: false, staleTime: 2000 },

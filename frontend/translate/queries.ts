@@ -82,8 +82,9 @@ export function useListing(project: number) {
   // Rules or a new version have cut the text anew.
   useProjectNews(project, (news) => {
     if (news.event === 'recut') void refreshText(cache, project)
-    // Somebody changed a termbase of the project.
-    if (news.event === 'terms') void cache.invalidateQueries({ queryKey: keys.allTerms })
+    // Somebody changed a termbase of the project; before the page was connected it would not have heard of it.
+    if (news.event === 'terms' || news.event === 'connected')
+      void cache.invalidateQueries({ queryKey: keys.allTerms })
     if (news.event === 'elsewhere') heardFromElsewhere(cache, news.ids ?? [])
     // A colleague confirmed something into a memory of it.
     if (news.event === 'learned') void cache.invalidateQueries({ queryKey: keys.allProposals })
