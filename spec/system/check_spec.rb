@@ -196,7 +196,7 @@ RSpec.describe "Check" do
     expect(page).to have_css(".check-report li", count: 3)
     expect(faults).to eq([])
     visit "/projects/#{project.id}/deliver"
-    expect(page).to have_text("one segment holds something that must be fixed")
+    expect(page).to have_text("One segment holds something that must be fixed")
     expect(faults).to eq([])
     find("summary", text: "What is written to the client").click
     fill_in "What is written to the client", with: "Here it is."
