@@ -41,6 +41,7 @@ RSpec.describe "Around the work" do
     sign_in(user, to: "/projects/#{project.id}/translate##{third.id}")
     expect(card).to have_css(".source", text: "Never leave a child alone.")
     click_link "Deliver"
+    find(".open-item summary", match: :first).click
     click_link "Ask your dealer."
     expect(card).to have_css(".source", text: "Ask your dealer.")
     page.go_back
