@@ -15,28 +15,23 @@ class DeliveredFile < ApplicationRecord
     # Writes and proves a document as part of an operation. taken: the names there are in the delivery
     # already. Returns what is delivered once all files are written.
     def write(document, taken, operation)
-      opened = document.opened(operation: operation)
-      texts = document.segments.pluck(:id, :target).to_h
-      bytes, proof = operation.interruptible { written(document, opened) }
-      name = free_name(name_for(document, opened.format), taken)
+      placed = Document::Placed.of(document, operation: operation)
+      proof = operation.interruptible { proof_of(document, placed) }
+      bytes, name = placed.bytes, free_name(name_for(document, placed.opened.format), taken)
       Written.new(document_id: document.id, name: name, checksum: Digest::SHA256.hexdigest(bytes),
-        byte_size: bytes.bytesize, proof: proof, blob: stored(bytes, name), texts: texts)
+        byte_size: bytes.bytesize, proof: proof, blob: stored(bytes, name), texts: placed.texts)
     end
 
     private
 
-    def written(document, opened)
-      placed = Document::Placed.new(document, opened)
-      bytes = document.write(opened, placed)
-      proof = Glossema::Proof.new(opened, bytes, placed.targets,
-        states: opened.bilingual? ? placed.states : {})
-      [bytes, { **proof.to_h, "source_text" => source_text(document, proof, placed) }]
+    def proof_of(document, placed)
+      { **placed.proof.to_h, "source_text" => source_text(document, placed) }
     end
 
     # What of the file is in the source language: {"purpose", "untouched" => {"count", "places" => [{"number",
     # "text"} …]}, "otherwise" => texts}.
-    def source_text(document, proof, placed)
-      never = document.project.never_translated
+    def source_text(document, placed)
+      proof, never = placed.proof, document.project.never_translated
       kept = proof.source_kept(placed.states, never_translated: never).transform_values do |segments|
         places = segments.first(SHOWN).map do |one|
           { "number" => placed.numbers[one.id], "text" => one.content.text.truncate(LENGTH) }

@@ -142,15 +142,6 @@ class Document < ApplicationRecord
     }
   end
 
-  # Its bytes with the translation as it is now. Raises Refused "read-otherwise".
-  def written(opened = self.opened) = write(opened, Document::Placed.new(self, opened))
-
-  # placed: Document::Placed. Only bilingual files hold states.
-  def write(opened, placed)
-    opened.write(placed.targets, target_language: project.target_lang,
-      states: opened.bilingual? ? placed.states : {})
-  end
-
   # Was it read by another version of the readers? Then it may be read again.
   def outdated? = ready? && reader_version != Glossema::READER_VERSION
 

@@ -75,18 +75,24 @@ function FileLine({ file }: { file: DeliveredFile }) {
 function ProofLines({ proof }: { proof: DeliveredFile['proof'] }) {
   const { t } = useTranslation()
   const { identical, differences, left, source_text: source } = proof
+  const elsewhere = source?.otherwise ?? proof.source_left ?? []
   const proved = { segments: number(proof.segments), codes: number(proof.codes) }
   return (
     <span className="proof small">
       <span className={identical ? 'quiet' : 'alarm'}>
         {identical ? t('deliver.proved', proved) : t('deliver.faults', { count: differences.length })}
-        {source && !source.untouched.count && !source.otherwise.length && `, ${t('deliver.noSourceLeft')}`}
+        {source && !source.untouched.count && !elsewhere.length && `, ${t('deliver.noSourceLeft')}`}
       </span>
       {differences.slice(0, SHOWN).map((difference, index) => (
         <span key={index}>{difference.message}</span>
       ))}
       {differences.some((difference) => difference.what === 'unreadable') && (
         <span className="alarm">{t('deliver.notIn')}</span>
+      )}
+      {elsewhere.length > 0 && (
+        <span>
+          {t('deliver.sourceElsewhere')} {elsewhere.slice(0, SHOWN).join(' · ')}
+        </span>
       )}
       {source && <SourceText source={source} />}
       {left && (
@@ -98,7 +104,7 @@ function ProofLines({ proof }: { proof: DeliveredFile['proof'] }) {
   )
 }
 
-// What is in the source language: left untouched, found elsewhere in the file, and left on purpose.
+// What of its segments is in the source language: left untouched, and left on purpose.
 function SourceText({ source }: { source: NonNullable<DeliveredFile['proof']['source_text']> }) {
   const { t } = useTranslation()
   const listed = ({ count, places }: KeptSource) => {
@@ -110,11 +116,6 @@ function SourceText({ source }: { source: NonNullable<DeliveredFile['proof']['so
       {!!source.untouched.count && (
         <span className="alarm">
           {t('deliver.sourceUntouched', { count: source.untouched.count })} {listed(source.untouched)}
-        </span>
-      )}
-      {!!source.otherwise.length && (
-        <span>
-          {t('deliver.sourceElsewhere')} {source.otherwise.slice(0, SHOWN).join(' · ')}
         </span>
       )}
       {!!source.purpose.count && (

@@ -325,6 +325,8 @@ export interface Proof {
     // Elsewhere in the file, as an independent reading sees it.
     otherwise: string[]
   }
+  // The same of older deliveries, which knew no more of it.
+  source_left?: string[]
 }
 export interface KeptSource {
   count: number

@@ -48,6 +48,15 @@ RSpec.describe "Changes to one document at once" do
     expect(Operations::SegmentSplit.where(subject: project).count).to eq(2)
   end
 
+  it "writes a file that is split while it is opened as it is cut then" do
+    document.segments.first.confirm("Controllare freni e catena.", origin: {}, by: user)
+    before = Document.find(document.id)
+    split(document.segments.first, 10).call
+    expect(Document::Placed.of(before).bytes)
+      .to eq("Controllare freni e catena. Ring the bell.\nLoad the box and go.")
+    expect(Document.find(document.id)).not_to be_outdated
+  end
+
   it "keeps what is confirmed while a segment beside it is split" do
     first, second, = document.segments.to_a
     confirm = lambda do

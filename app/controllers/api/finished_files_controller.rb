@@ -5,9 +5,9 @@ module Api
       document = Document.where(project: current_user.projects).find(params[:document_id])
       raise Glossema::Refused.new("not-read-yet", name: document.name) unless document.ready?
 
-      name = DeliveredFile.name_for(document, document.opened.format)
-      send_data document.written, filename: File.basename(name),
-        type: "application/octet-stream"
+      placed = Document::Placed.of(document)
+      name = DeliveredFile.name_for(document, placed.opened.format)
+      send_data placed.bytes, filename: File.basename(name), type: "application/octet-stream"
     end
   end
 end

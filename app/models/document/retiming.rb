@@ -47,7 +47,7 @@ module Document::Retiming
 
     following = cues.find { |one, _| one == after }.last
     edit_cues({ "act" => "join", "cue" => cue.number }, by: by) do
-      join_translations(segments.reload.find_by(position: segment.position), following, by)
+      join_translations(segments.reload.find_by(position: segment.position), following.reload, by)
     end
   end
 

@@ -146,8 +146,8 @@ module Glossema
 
     # What no document can hold: control characters, and code points that stand for no character.
     UNHOLDABLE = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
-    # Such characters as XML names them, in bytes.
-    REFERENCE = /&#(?:x0*(?:[0-8bcef]|1\h|fff[ef])|0*(?:[0-8]|1[124-9]|2\d|3[01]));/in
+    # Such characters as XML names them.
+    REFERENCE = /&#(?:x0*(?:[0-8bcef]|1\h|fff[ef])|0*(?:[0-8]|1[124-9]|2\d|3[01]));/i
 
     def self.holdable(text) = text.match?(UNHOLDABLE) ? text.gsub(UNHOLDABLE, "") : text
 
