@@ -93,8 +93,50 @@ RSpec.describe Glossema::Formats::Message do
   }.each do |text, branches|
     it "finds the branches of #{text}" do
       message = described_class.new(text)
-      expect(message.branches.to_h { |branch| [branch.label, branch.text] }).to eq(branches)
-      message.branches.each { |branch| expect(text[branch.from...branch.to]).to eq(branch.text) }
+      expect(message.leaves.to_h { |leaf| [leaf.label, leaf.text] }).to eq(branches)
+      expect(message.write({})).to eq(text)
+    end
+  end
+
+  # [message, language, {label => translation}, the message as it is written]
+  [
+    ["{n, plural, one {# bike} other {# bikes}}", "pl", { "few" => "# rowery" },
+     "{n, plural, one {# bike} few {# rowery} other {# bikes}}"],
+    ["{n, plural, =0 {none} one {# bike} other {# bikes}}", "ja", { "other" => "#台" },
+     "{n, plural, =0 {none} other {#台}}"],
+    ["{n, selectordinal, one {#st} two {#nd} few {#rd} other {#th}}", "it",
+     { "many" => "l’#", "other" => "il #" },
+     "{n, selectordinal, many {l’#} other {il #}}"],
+    ["{g, select, f {{n, plural, one {a} other {b}}} other {c}}", "ru", { "f · many" => "d" },
+     "{g, select, f {{n, plural, one {a} many {d} other {b}}} other {c}}"],
+    ["{n, plural, one {a} other {{g, select, f {x} other {y}}}}", "cs", { "few · f" => "z" },
+     "{n, plural, one {a} few {{g, select, f {z} other {y}}} other {{g, select, f {x} other {y}}}}"],
+    ["{0,choice,0#no files|1#one file|1<many}", "pl", { "1<" => "wiele" },
+     "{0,choice,0#no files|1#one file|1<wiele}"],
+    ["{a, plural, one {x} other {y}} and {b, plural, one {x} other {y}}", nil, { "one (2)" => "z" },
+     "{a, plural, one {x} other {y}} and {b, plural, one {z} other {y}}"]
+  ].each do |text, language, texts, written|
+    it("fits #{text} to #{language.inspect}") do
+      expect(described_class.new(text, language: language).write(texts)).to eq(written)
+    end
+  end
+
+  ["dell'", "l'{name}", "usa {graffe}", "è n. 1 #", "don't", "'", "l''altro"].each do |target|
+    ["{n, plural, one {# of {name}} other {It''s}}",
+     "{n, plural, one {# of {name}} other {It's '{'me'}'}}"].each do |text|
+      it "says #{target} in #{text} as it was typed" do
+        message = described_class.new(text)
+        leaf = message.leaves.first
+        _, raws = message.read(leaf)
+        code = Glossema::Code.new(id: 2, kind: :alone, key: raws.key("{name}"))
+        typed = target.split(/(\{name\})/).map { |part| part == "{name}" ? code : part }
+        put = message.write("one" => message.written(leaf, Glossema::Content.new(typed), raws))
+        again = described_class.new(put)
+        expect(again.leaves.map(&:label)).to eq(%w[one other])
+        content, own = again.read(again.leaves.first)
+        shown = content.items.map { |item| item.is_a?(String) ? item : own.fetch(item.key) }.join
+        expect(shown.gsub(/'([{}#]+)'/, '\\1')).to eq(target)
+      end
     end
   end
 

@@ -32,6 +32,22 @@ RSpec.describe Glossema::Formats::Json do
     expect(written_of(open_text(text, "a.json", except: "id, b.**"))).to eq(%w[One])
   end
 
+  it "gives each branch of a message its own text in every format, with the plural forms of the target" do
+    {
+      "a.arb" => '{"a": "{n, plural, one{# bike} other{# bikes}}"}',
+      "a.yml" => "a: '{n, plural, one{# bike} other{# bikes}}'",
+      "a.properties" => "a={n, plural, one{# bike} other{# bikes}}",
+      "a.strings" => '"a" = "{n, plural, one{# bike} other{# bikes}}";',
+      "a.ini" => "[b]\na={n, plural, one{# bike} other{# bikes}}"
+    }.each do |name, text|
+      document = open_text(text, name, target_language: "pl")
+      expect(written_of(document)).to eq(["{1/} bike", "{1/} bikes", "{1/} bikes", "{1/} bikes"]), name
+      written = put(document, "{1/} rower", "{1/} rowery", "{1/} rowerow", "{1/} roweru",
+        target_language: "pl")
+      expect(written).to include("one{# rower} few{# rowery} many{# rowerow} other{# roweru}"), name
+    end
+  end
+
   it "adds the plural forms the target language has besides, and ARB's notes, limits and locale" do
     document =
       open_text(

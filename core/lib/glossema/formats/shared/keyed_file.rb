@@ -23,10 +23,7 @@ module Glossema
 
         @keys ||= Hash.new(0)
         id = (@keys[key] += 1) > 1 ? "#{key}##{@keys[key]}" : key
-        content, raws = Placeholders.read(text)
-        place(id, from, to, content, key: key, note: note, limit: limit, **more) do |target|
-          encoded(Placeholders.write(target, raws, &:itself))
-        end
+        place_text(id, from, to, text, key: key, note: note, limit: limit, **more) { |done| encoded(done) }
       end
 
       def decode(raw) = raw

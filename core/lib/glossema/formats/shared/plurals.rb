@@ -37,14 +37,37 @@ module Glossema
             "4 : 5);"
         }.flat_map { |languages, header| languages.map { |language| [language, header] } }.to_h.freeze
       OTHERS = "nplurals=2; plural=(n != 1);".freeze
+      # Categories of ordinals, "other" alone where a language is not named.
+      ORDINALS =
+        {
+          %w[one other] => %w[fil fr ga hu hy lo ms ro sv vi],
+          %w[few other] => %w[be uk],
+          %w[many other] => %w[it kk],
+          %w[one many other] => %w[ka sq],
+          %w[one two few other] => %w[en ca mr],
+          %w[one few many other] => %w[az],
+          %w[one two many other] => %w[mk],
+          %w[one two few many other] => %w[bn gu hi],
+          %w[zero one two few many other] => %w[cy]
+        }.flat_map { |forms, languages| languages.map { |language| [language, forms] } }.to_h.freeze
+      NAMES = %w[zero one two few many].freeze
 
       module_function
 
-      # Categories of a language in their order, "other" last. Large-number forms of Romance languages
-      # ("many") are left out: software does not ask for them.
-      def categories(language)
-        found = CATEGORIES.fetch(Languages.primary(language), %w[one other])
-        %w[it es fr pt].include?(Languages.primary(language)) ? %w[one other] : found
+      # Categories of a language in their order, "other" last; type: :cardinal or :ordinal. Large-number forms
+      # of Romance languages ("many") are left out: software does not ask for them.
+      def categories(language, type = :cardinal)
+        primary = Languages.primary(language)
+        return ORDINALS.fetch(primary, %w[other]) if type == :ordinal
+
+        %w[it es fr pt].include?(primary) ? %w[one other] : CATEGORIES.fetch(primary, %w[one other])
+      end
+
+      # Is a branch of this name one that the language never asks for?
+      def superfluous?(name, language, type)
+        primary = Languages.primary(language)
+        known = type == :ordinal ? ORDINALS.fetch(primary, %w[other]) : CATEGORIES[primary]
+        NAMES.include?(name) && known && !known.include?(name)
       end
 
       def gettext(language) = GETTEXT[language.to_s] || GETTEXT.fetch(Languages.primary(language), OTHERS)

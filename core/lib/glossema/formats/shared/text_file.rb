@@ -30,7 +30,7 @@ module Glossema
             forgiving: forgives_encoding?
           )
         @text = prepared(@source.text)
-        @places, @free, @embedded = [], [], []
+        @places, @free, @embedded, @messages = [], [], [], []
         scan
         # Units of files inside this one stand where those stand.
         inner =
@@ -53,6 +53,7 @@ module Glossema
             .select { |place| contents.key?(place.unit.id) }
             .flat_map { |place| edits_of(place, contents[place.unit.id], states[place.unit.id]) }
         edits.concat(further_edits(contents, target_language)) if contents.any?
+        edits.concat(@messages.filter_map { |message| message.edit(contents) })
         @embedded.each do |from, to, file, prefix|
           inside =
             contents
@@ -163,6 +164,55 @@ module Glossema
         @places << Place.new(unit: unit, from: from, to: to, write: write)
         unit
       end
+
+      # Takes a text of software with its placeholders, or the branches of a message; the block turns what is
+      # to be written into the bytes of from…to.
+      def place_text(id, from, to, text, key: id, **facts, &encode)
+        if Message.plural?(text)
+          message = Message.new(text, language: plural_language, quoting: quotes_braces?)
+          return place_message(message, id, from, to, key, facts, &encode)
+        end
+
+        content, raws = Placeholders.read(text)
+        place(id, from, to, content, key: key, **facts) do |target|
+          encode.call(Placeholders.write(target, raws, &:itself))
+        end
+      end
+
+      # The language whose plural forms are wanted, or nil.
+      def plural_language
+        language = @options["target_language"].to_s
+        language unless language.empty? || @options["plurals"] == false
+      end
+
+      def quotes_braces? = true
+
+      # Each branch is a unit; a message is written whole.
+      def place_message(message, id, from, to, key, facts, &encode)
+        writers =
+          message.leaves.select { |leaf| leaf.text.match?(/\p{L}/) }.to_h do |leaf|
+            content, raws = message.read(leaf)
+            note = [facts[:note].to_s,
+                    leaf.added ? "plural form “#{leaf.label}”" : ""].reject(&:empty?).join(" · ")
+            place("#{id}/#{leaf.label}", from, to, content,
+              **facts, key: "#{key} · #{leaf.label}", note: note, extra: leaf.added) { [] }
+            ["#{id}/#{leaf.label}", [leaf.label, ->(target) { message.written(leaf, target, raws) }]]
+          end
+        @messages << Written.new(message, from, to, writers, encode)
+      end
+
+      # A message in its place. writers: {unit id => [label of the leaf, Content → its text]}.
+      Written =
+        Struct.new(:message, :from, :to, :writers, :encode) do
+          # [from, to, text] with the contents of its units, or nil where there are none.
+          def edit(contents)
+            own = writers.select { |id, _| contents.key?(id) }
+            return if own.empty?
+
+            texts = own.to_h { |id, (label, write)| [label, write.call(contents[id])] }
+            [from, to, encode.call(message.write(texts))]
+          end
+        end
 
       # Takes the bytes from…to as a file of another format; its units' ids begin with the prefix.
       def embed(from, to, format, prefix, options = {})

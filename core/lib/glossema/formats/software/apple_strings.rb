@@ -7,7 +7,7 @@ module Glossema
       NAME = "Apple strings".freeze
       EXTENSIONS = %w[strings].freeze
       MEDIA_TYPE = "text/plain".freeze
-      DEFAULTS = { "encoding" => "" }.freeze
+      DEFAULTS = { "plurals" => true, "target_language" => Inner.new(""), "encoding" => "" }.freeze
       ESCAPES = { "n" => "\n", "t" => "\t", "r" => "\r" }.freeze
 
       def self.recognises?(bytes, name) = EncodedText.text?(bytes) && ending?(name)

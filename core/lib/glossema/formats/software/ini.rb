@@ -7,7 +7,7 @@ module Glossema
       NAME = "INI".freeze
       EXTENSIONS = %w[ini lng lang conf cfg].freeze
       MEDIA_TYPE = "text/plain".freeze
-      DEFAULTS = { "encoding" => "" }.freeze
+      DEFAULTS = { "plurals" => true, "target_language" => Inner.new(""), "encoding" => "" }.freeze
 
       def self.recognises?(bytes, name) = EncodedText.text?(bytes) && ending?(name)
 

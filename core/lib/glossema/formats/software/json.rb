@@ -182,52 +182,14 @@ module Glossema
         text = decode(slice(member.from, member.to))
         return if !text.match?(/\p{L}/) || text.match?(NOT_TEXT)
 
-        return take_message(member, text, notes) if Message.plural?(text)
-
-        content, raws = Placeholders.read(text)
         note, limit = notes[member.path]
-        place(
-          member.path,
-          member.from,
-          member.to,
-          content,
-          key: member.path,
-          note: note,
-          limit: limit
-        ) { |target| Placeholders.write(target, raws) { |run| run }.then { |done| encoded(done) } }
+        place_text(member.path, member.from, member.to, text, note: note, limit: limit) { |done|
+          encoded(done)
+        }
       end
 
-      # A message with plural or select branches: each branch is a unit.
-      def take_message(member, text, notes)
-        message = Message.new(text)
-        note, limit = notes[member.path]
-        message.branches.each do |branch|
-          next unless branch.text.match?(/\p{L}/)
-
-          content, raws = Placeholders.read(branch.text,
-            branch.counted ? Placeholders::COUNTED : Placeholders::ALL)
-          from = member.from + raw_offset(member, branch.from)
-          to = member.from + raw_offset(member, branch.to)
-          place(
-            "#{member.path}/#{branch.label}",
-            from,
-            to,
-            content,
-            key: "#{member.path} · #{branch.label}",
-            note: note,
-            limit: limit
-          ) { |target| encoded(Placeholders.write(target, raws, &:itself)) }
-        end
-      end
-
-      # Where a character of the decoded text stands in the raw one, in bytes.
-      def raw_offset(member, index)
-        scanner, count = StringScanner.new(slice(member.from, member.to)), 0
-        while count < index && scanner.scan(/\\u[dD][89abAB]\h\h\\u[dD][c-fC-F]\h\h|\\u\h{4}|\\.|./m)
-          count += 1
-        end
-        scanner.pos
-      end
+      # Apostrophes of ARB quote only where its tools were told so.
+      def quotes_braces? = !@arb || @text.match?(/''|'\{[^']*'/)
 
       # ARB: what "@key" says of "key".
       def notes_of

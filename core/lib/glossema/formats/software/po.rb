@@ -12,7 +12,7 @@ module Glossema
       ESCAPES = { "n" => "\n", "t" => "\t", "r" => "\r" }.freeze
       # A message: comments by their mark, fields by name ([value, from, to] of the lines they take), and
       # where it stands.
-      Message = Struct.new(:comments, :fields, :from, :to, :flags, keyword_init: true)
+      Entry = Struct.new(:comments, :fields, :from, :to, :flags, keyword_init: true)
       ORDINALS = %w[first second third fourth fifth sixth].freeze
 
       def self.recognises?(bytes, name)
@@ -33,12 +33,12 @@ module Glossema
       def declares_encoding? = true
 
       def scan
-        @messages = messages
+        @entries = messages
         header =
-          @messages.find { |message| message.fields["msgid"]&.first == "" && !message.fields["msgctxt"] }
+          @entries.find { |message| message.fields["msgid"]&.first == "" && !message.fields["msgctxt"] }
         read_header(header) if header
         @forms = forms
-        @messages.each { |message| take(message) unless message.equal?(header) || !message.fields["msgid"] }
+        @entries.each { |message| take(message) unless message.equal?(header) || !message.fields["msgid"] }
       end
 
       def messages
@@ -57,7 +57,7 @@ module Glossema
               mark, text = Regexp.last_match.captures
               list << (
                 current =
-                  Message.new(comments: Hash.new { |hash, key| hash[key] = [] }, fields: {}, from: from)
+                  Entry.new(comments: Hash.new { |hash, key| hash[key] = [] }, fields: {}, from: from)
               ) if current.nil? || current.fields.any?
               field = nil
               current.comments[mark] << text
@@ -73,7 +73,7 @@ module Glossema
                 )
               list << (
                 current =
-                  Message.new(comments: Hash.new { |hash, key| hash[key] = [] }, fields: {}, from: from)
+                  Entry.new(comments: Hash.new { |hash, key| hash[key] = [] }, fields: {}, from: from)
               ) if fresh
               field = name
               start = from + line.index("\"")
@@ -255,7 +255,7 @@ module Glossema
 
       # Flags are compared apart: confirming takes "fuzzy" away.
       public def skeleton
-        @messages.each { |message| @free << message.flags if message.flags }
+        @entries.each { |message| @free << message.flags if message.flags }
         super
       end
     end

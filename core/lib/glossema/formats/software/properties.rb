@@ -7,7 +7,7 @@ module Glossema
       NAME = "Java properties".freeze
       EXTENSIONS = %w[properties].freeze
       MEDIA_TYPE = "text/x-java-properties".freeze
-      DEFAULTS = { "encoding" => "" }.freeze
+      DEFAULTS = { "plurals" => true, "target_language" => Inner.new(""), "encoding" => "" }.freeze
       ESCAPES = { "n" => "\n", "t" => "\t", "r" => "\r", "f" => "\f" }.freeze
 
       def self.recognises?(bytes, name) = EncodedText.text?(bytes) && ending?(name)

@@ -61,11 +61,10 @@ module Glossema
         value = scalar.block? ? scalar.value.chomp : scalar.value
         return if !value.match?(/\p{L}/) || value.match?(Json::NOT_TEXT)
 
-        content, raws = Placeholders.read(value)
         @keys ||= Hash.new(0)
         id = (@keys[scalar.path] += 1) > 1 ? "#{scalar.path}##{@keys[scalar.path]}" : scalar.path
-        place(id, from, to, content, key: scalar.path, note: note) do |target|
-          written(Placeholders.write(target, raws, &:itself), scalar.style, raw_indent, slice(from, to))
+        place_text(id, from, to, value, key: scalar.path, note: note) do |done|
+          written(done, scalar.style, raw_indent, slice(from, to))
         end
       end
 
