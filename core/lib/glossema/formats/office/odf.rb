@@ -1,11 +1,13 @@
 # What texts, slides and sheets in ODF share: styles, paragraphs with their looks, tables, lists, boxes,
 # charts, alternative texts and the title. Tracked changes are read as accepted; generated indexes, comments
 # and computed fields stay.
+require "glossema/formats/office/odf/charts"
 require "glossema/formats/office/odf/controls"
 
 module Glossema
   module Formats
     class Odf < Package
+      include Charts
       include Controls
 
       SKIPPED = %w[tracked-changes annotation index-body table-of-content-source forms notes].freeze
@@ -54,6 +56,12 @@ module Glossema
       end
 
       private
+
+      def put(contents, target_language)
+        before = copied_texts
+        parts = super
+        parts | renew_copies(before)
+      end
 
       def computed_results = Results.new(turned_parts.to_h { |path| [path, parse(path)] })
 
@@ -121,20 +129,8 @@ module Glossema
         end
       end
 
-      # What a chart says in words of its own.
-      def object(node)
-        path = Odf.value(node, "href").to_s.delete_prefix("./")
-        part = "#{path}/content.xml"
-        return unless container.entry?(part)
-
-        chart = readable(part) or return
-        chart
-          .xpath(
-            "//*[local-name()='chart']//*[local-name()='title' or local-name()='subtitle' or " \
-              "local-name()='footer']/*[local-name()='p']"
-          )
-          .each { |line| paragraph(line, part, { where: "chart" }) }
-      end
+      # An embedded object: of those only charts are read.
+      def object(node) = read_chart("#{Odf.value(node, "href").to_s.delete_prefix("./")}/content.xml")
 
       def paragraph(node, part, context)
         paragraph = Paragraph.new(node, @styles, hidden: @options["hidden"])

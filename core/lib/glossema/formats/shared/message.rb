@@ -3,7 +3,7 @@
 module Glossema
   module Formats
     class Message
-      # A text to be translated. label: "one", "other", "female · one" …, unique in the message; counted: within
+      # A text to be translated. label: "one", "other", "female · one" …, unique in its message; counted: in
       # a plural, where # stands for the number; added: the target language has this branch, the source does
       # not.
       Leaf = Struct.new(:label, :text, :counted, :added)
