@@ -13,7 +13,7 @@ import { importUnits, lookAtTable, type TableLook } from './queries'
 import { useAct } from '../shared/useAct'
 import type { Attempt } from './useAttempt'
 
-const ACCEPTED = '.tmx,.xlf,.xliff,.csv,.tsv,.xlsx,.ods,.docx,.xml'
+const ACCEPTED = '.tmx,.xlf,.xliff,.csv,.tsv,.xlsx,.ods,.docx,.xml,.gz'
 const TABLES = /\.(csv|tsv|tab|txt|xlsx|ods|docx)$/i
 const WAYS = ['both', 'newer'] as const
 const SECONDS = 8

@@ -14,7 +14,13 @@ module Glossema
       # Entities of the file's own, of plain text. Together they may grow to so many bytes.
       ENTITY = /<!ENTITY\s+([\w:.-]+)\s+(?:"([^"]*)"|'([^']*)')\s*>/n
       GROWN = 10_000
-      ENCODINGS = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE" }.freeze
+      # By the mark a file begins with, or by its first character, which is "<".
+      ENCODINGS = {
+        "\xFF\xFE".b => "UTF-16LE",
+        "\xFE\xFF".b => "UTF-16BE",
+        "<\0".b => "UTF-16LE",
+        "\0<".b => "UTF-16BE"
+      }.freeze
 
       # head: the bytes before the first unit; tail: those after the last; faults: [Fault].
       attr_reader :head, :tail, :faults

@@ -15,7 +15,10 @@ module Glossema
 
       # languages: [source tag, target tag]; columns: options for tables.
       def initialize(io, name, languages, columns = {})
-        @io, @name, @languages, @columns = io, name, languages, columns
+        @packed = Unpacked.packed?(io)
+        @io = @packed ? Unpacked.new(io, name) : io
+        @name = @packed ? Unpacked.name_of(name) : name
+        @languages, @columns = languages, columns
         @skipped = 0
       end
 
@@ -27,7 +30,7 @@ module Glossema
           each_pair do |pair, read|
             row = row(pair) or next
             waiting << row
-            at = read
+            at = @packed ? @io.done : read
             next if waiting.size < SLICE
 
             yield waiting, at
