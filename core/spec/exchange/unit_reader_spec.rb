@@ -15,7 +15,8 @@ RSpec.describe Glossema::Exchange::UnitReader do
   tmx = "<?xml version=\"1.0\"?><tmx version=\"1.4\"><header/><body><tu><tuv xml:lang=\"en\">" \
     "<seg>A café</seg></tuv><tuv xml:lang=\"it\"><seg>Un caffè</seg></tuv></tu></body></tmx>"
   xliff = "<?xml version=\"1.0\" encoding=\"UTF-16\"?><xliff version=\"1.2\"><file original=\"a\" " \
-    "source-language=\"en\" target-language=\"it\" datatype=\"plaintext\"><body><trans-unit id=\"1\"><source>A café</source>" \
+    "source-language=\"en\" target-language=\"it\" datatype=\"plaintext\"><body>" \
+    "<trans-unit id=\"1\"><source>A café</source>" \
     "<target>Un caffè</target></trans-unit></body></file></xliff>"
   marks = { "UTF-16LE" => "\xFF\xFE".b, "UTF-16BE" => "\xFE\xFF".b }
 

@@ -1,5 +1,6 @@
 # Files as they were read and written by a version of the readers, kept for every later one.
 #   ruby core/spec/support/frozen.rb    freezes what is in the folder of the present version
+# A version's folder holds the files that it reads in another way than the one before, and new ones.
 require "digest"
 require "json"
 require "stringio"
@@ -15,6 +16,13 @@ module Frozen
     def originals = Dir[File.join(FOLDER, "*/*")].grep_v(/\.frozen\z/).sort
 
     def version_of(path) = File.basename(File.dirname(path)).to_i
+
+    # Is this the last state of this file?
+    def last?(path)
+      name = File.basename(path)
+      originals.none? { |other| File.basename(other) == name && version_of(other) > version_of(path) }
+    end
+
     def record_of(path) = JSON.parse(File.read("#{path}.frozen"))
 
     def read(path, breaks: nil)
