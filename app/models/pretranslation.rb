@@ -101,12 +101,15 @@ class Pretranslation
     end
   end
 
+  # How a memory matched.
+  def match_of(found) = found["memory"] ? { "match" => found["kind"] } : {}
+
   def put(segment, found)
     return unless segment&.unfinished?
     return if segment.state == "draft" && @settings["which"] == "untouched"
 
     kind = found["kind"] == "machine" ? "machine" : "memory"
-    origin = { "kind" => kind, **found.slice("score", "memory"), "act" => @operation.tag }
+    origin = { "kind" => kind, **found.slice("score", "memory"), **match_of(found), "act" => @operation.tag }
     if confirms?(found["kind"])
       segment.confirm(found["target"], origin: origin, by: @operation.user)
     else

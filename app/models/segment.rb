@@ -3,6 +3,8 @@ class Segment < ApplicationRecord
   include Segment::Translating
 
   STATES = %w[untouched draft translated reviewed final].freeze
+  # What an origin says: its kind, and of a memory the score, how it matched, the unit.
+  ORIGIN = %i[kind score match memory unit touched from].freeze
   UNFINISHED = %w[untouched draft].freeze
 
   belongs_to :document

@@ -117,6 +117,8 @@ export interface Origin {
   // Whose wording was taken over.
   author?: string
   score?: number
+  // How a memory matched.
+  match?: string
   memory?: string
   unit?: number
   touched?: boolean

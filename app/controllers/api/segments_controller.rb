@@ -41,7 +41,7 @@ module Api
 
     def write(segment)
       origin =
-        params.fetch(:origin, { kind: "typed" }).permit(:kind, :score, :memory, :unit, :touched, :from).to_h
+        params.fetch(:origin, { kind: "typed" }).permit(*Segment::ORIGIN).to_h
       segment.update!(exempt: params[:exempt]) if params.key?(:exempt)
       segment.marked = params[:marked] if params.key?(:marked)
       return segment.confirm(params[:target].to_s, origin: origin, by: current_user) if params[:confirm]

@@ -11,7 +11,8 @@ class Project::Looking
     segments.source || char(31) || segments.target || char(31) || segments.state || char(31) ||
     IFNULL(segments."limit", '') || char(31) || IFNULL(json_extract(segments.origin, '$.kind'), '') ||
     char(31) || IFNULL(json_extract(segments.origin, '$.score'), '') || char(31) ||
-    IFNULL(json_extract(segments.origin, '$.touched'), '')
+    IFNULL(json_extract(segments.origin, '$.touched'), '') || char(31) ||
+    IFNULL(json_extract(segments.origin, '$.match'), '')
   SQL
 
   def self.share(asked)

@@ -34,7 +34,8 @@ module Glossema
   end
 end
 
-%w[pair check placeholders number_words quantities vocabulary own profile checker across twins].each { |name|
+%w[pair check placeholders number_words clock_time quantities vocabulary own profile checker across
+   twins].each { |name|
   require "glossema/checks/#{name}"
 }
 %w[completeness numbers codes links marks spaces letters terms consistency length timed

@@ -20,9 +20,11 @@ RSpec.describe Glossema::Checks::Across do
     expect(one.keys).to eq([0, 1])
   end
 
-  it "lets pass what differs in case or end mark only, and short texts" do
+  it "lets pass what differs in case, line breaks or end mark only, and short texts" do
     alike = [["Oil the chain.", "Oliare la catena."], ["Oil the chain.", "oliare la catena"]]
     expect(found(*alike, ["No", "Non"], ["No", "No"])).to eq({})
+    broken = [["Open the\nbox.", "Aprire la scatola."], ["Open the box.", "Aprire la scatola."]]
+    expect(found(*broken, ["Open  the\u00A0box.", "Aprire la\nscatola."])).to eq({})
   end
 
   it "tells where a term is put otherwise than most often" do

@@ -41,7 +41,7 @@ export const originOf = ({ kind, score, memory, unit }: Proposal): Origin => {
   const given = { score: score ?? undefined }
   return kind === 'file' || kind === 'earlier'
     ? { kind, ...given }
-    : { kind: 'memory', ...given, memory, unit }
+    : { kind: 'memory', ...given, match: kind, memory, unit }
 }
 
 // What is marked in a proposal with the mouse.

@@ -30,8 +30,8 @@ module Glossema
         @source, @target = [pair.from, pair.into].map { |text| numbers(text) }
         @misformed = []
         take_forms
+        take_times
         take_values
-        take_afternoons
         take_parts
         words
         @lost, @added = counting
@@ -72,17 +72,18 @@ module Glossema
 
       def take(list, from, to) = list.reject! { |number| number.from >= from && number.to <= to }
 
-      # 3 pm is 15 elsewhere, with or without minutes.
-      AFTERNOON = /\A[ \u00A0\u202F]?p\.?m\b/i
-      NOON = 12
+      # Times of day that are the same by the clock of twelve hours and that of twenty-four: 5:30 p.m. and
+      # 17.30, 3 pm and 15.
+      def take_times
+        halves = [@pair.from, @pair.into].map { |text| text.match?(ClockTime::HALF) }
+        return unless halves.any?
 
-      def take_afternoons
-        @source.reject! do |number|
-          hour = number.text.to_i
-          next unless hour.between?(1, NOON - 1) && @pair.from[number.to..].match?(AFTERNOON)
-
-          other = @target.find { |one| one.text.to_i == hour + NOON }
-          other && @target.delete(other)
+        there = ClockTime.all(@pair.into)
+        ClockTime.all(@pair.from).each do |time|
+          other = there.find { |one| time.same?(one, *halves) } or next
+          there.delete(other)
+          take(@source, time.from, time.to)
+          take(@target, other.from, other.to)
         end
       end
 

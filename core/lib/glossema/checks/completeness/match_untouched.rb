@@ -10,10 +10,16 @@ module Glossema
 
         kind, score = pair.origin.to_h.values_at("kind", "score")
         variant = { "machine" => "machine", "memory" => "fuzzy" }[kind]
-        return [] if variant.nil? || (variant == "fuzzy" && score.to_i >= @parameters["from"])
+        return [] if variant.nil?
+        return [] if variant == "fuzzy" && (score.to_i >= @parameters["from"] || same?(pair))
 
         [finding(variant, score: score, target: [[0, pair.into.length]])]
       end
+
+      private
+
+      # The very words of a unit, whatever was taken off for a region or a memory.
+      def same?(pair) = %w[exact context].include?(pair.origin["match"])
     end
   end
 end

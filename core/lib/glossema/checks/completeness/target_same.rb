@@ -27,7 +27,7 @@ module Glossema
 
       # Names, codes and figures are the same everywhere, and so are words that both languages have.
       def own_words?(pair)
-        text = bare(pair.from)
+        text = bare(unkept(pair))
         words = text.scan(WORD)
         return true if words.size > 1 && (foreign?(words, pair) || latin?(text, pair))
 
@@ -36,6 +36,23 @@ module Glossema
         else
           most = foreign?(words, pair) ? FREQUENT : ALONE
           words.any? { |word| own?(word, most, pair) && !dictionary(pair.target_lang)&.known?(word.downcase) }
+        end
+      end
+
+      # The source without what is to be the same in the target: things never to be translated, and terms
+      # whose translation is the term itself.
+      def unkept(pair)
+        text = pair.from.dup
+        kept = listed.find(text) + (@terms ? same_terms(pair) : [])
+        kept.each { |one| text[one.from...one.to] = " " * (one.to - one.from) }
+        text
+      end
+
+      def listed = @listed ||= Terms::Listed.new(@lists.fetch("never_translated", []))
+
+      def same_terms(pair)
+        @terms.in_source(pair.from).select do |found|
+          @terms.usable(found.entry).any? { |term| term.written == pair.from[found.from...found.to] }
         end
       end
 
