@@ -232,7 +232,7 @@ FOREIGN KEY ("segment_id")
   REFERENCES "segments" ("id")
  ON DELETE CASCADE);
 CREATE UNIQUE INDEX "index_checked_segments_on_segment_id" ON "checked_segments" ("segment_id");
-CREATE TABLE IF NOT EXISTS "let_stands" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer, "client_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "message" varchar DEFAULT '' NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bc4f11c023"
+CREATE TABLE IF NOT EXISTS "let_stands" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer, "client_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "message" varchar DEFAULT '' NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "said" text, CONSTRAINT "fk_rails_bc4f11c023"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 , CONSTRAINT "fk_rails_e72b07f193"
@@ -426,6 +426,7 @@ CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accep
 CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
 CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201180000'),
 ('20261201160000'),
 ('20261201150000'),
 ('20261201090000'),

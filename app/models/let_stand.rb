@@ -22,18 +22,33 @@ class LetStand < ApplicationRecord
     digest = place == "here" ? row[:key] : row[:all_key]
     create_or_find_by!(**owner, digest: digest) do |stand|
       stand.assign_attributes(segment: place == "here" ? row[:segment] : nil, user: by, author: by.name,
-        code: row["code"], message: row["message"], reason: reason)
+        code: row["code"], message: row["message"], said: JSON.generate(said(row)), reason: reason)
     end
   end
 
-  # By what a finding of a segment is told again: another wording of source or target is another one.
-  def self.digest_of(segment, finding)
-    Digest::SHA256.hexdigest([segment.id, segment.source, segment.target, finding["code"],
-                              finding["message"]].join("\0"))
-  end
+  # By what a finding of a segment is told again: another wording of source or target is another one. said: of
+  # `LetStand.said`.
+  def self.digest_of(segment, said) = digest(segment.id, segment.source, segment.target, *said)
 
   # By what all like it are told: the same check says the same of them.
-  def self.digest_of_all(finding) = Digest::SHA256.hexdigest([finding["code"], finding["message"]].join("\0"))
+  def self.digest_of_all(said) = digest(*said)
+
+  # What a finding says, whatever the language it is told in.
+  def self.said(finding)
+    key, details, code = finding.values_at("key", "details", "code")
+    key ? [code, key, JSON.generate(details)] : sentence(finding)
+  end
+
+  # The same as it was kept by versions that went by the sentence.
+  def self.sentence(finding) = finding.values_at("code", "message")
+
+  def self.digest(*parts) = Digest::SHA256.hexdigest(parts.join("\0"))
+  private_class_method :digest
+
+  # Tells it anew by the number its segment has now.
+  def redigest
+    update_columns(digest: self.class.digest_of(segment, said ? JSON.parse(said) : [code, message]))
+  end
 
   def place
     return "client" if client_id

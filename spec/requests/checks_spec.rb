@@ -126,6 +126,23 @@ RSpec.describe "Checks" do
     expect(body["error"]["code"]).to eq("finding-gone")
   end
 
+  it "are told in the language of whoever asks, and stand in any" do
+    let_stand("number-missing", reason: "as printed")
+    user.update!(preferences: { "language" => "it" })
+    expect(finding("number-missing")).to include("message" => "12 è diventato 13.")
+    expect(finding("number-missing")["stands"]).to include("reason" => "as printed")
+    expect(body["left"]).to eq(0)
+  end
+
+  it "stand as versions kept them that went by the sentence" do
+    let_stand("number-missing", reason: "as printed")
+    stand = LetStand.last
+    digest = Digest::SHA256.hexdigest([segments[0].id, segments[0].source, "Pesa 13 kg.", "number-missing",
+                                       stand.message].join("\0"))
+    stand.update!(digest: digest, said: nil)
+    expect(finding("number-missing")["stands"]).to include("reason" => "as printed")
+  end
+
   it "are let stand all alike, in the project or for the client, and no longer" do
     stands = -> {
       findings.select { |one|

@@ -38,9 +38,11 @@ class Project::Checking
   private
 
   def row(segment, finding, stands)
-    keys = [LetStand.digest_of(segment, finding), LetStand.digest_of_all(finding)]
-    { **finding, segment: segment, key: keys[0], all_key: keys[1],
-                 stands: stands.values_at(*keys).compact.first }
+    keys, earlier = [LetStand.said(finding), LetStand.sentence(finding)].map do |said|
+      [LetStand.digest_of(segment, said), LetStand.digest_of_all(said)]
+    end
+    { **finding, "message" => Glossema::Checks.message_of(finding), segment: segment, key: keys[0],
+                 all_key: keys[1], stands: stands.values_at(*keys, *earlier).compact.first }
   end
 
   def in_text_order(ids)

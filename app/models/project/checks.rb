@@ -2,7 +2,7 @@
 module Project::Checks
   extend ActiveSupport::Concern
   # Raised when checks find other things than before.
-  VERSION = 5
+  VERSION = 6
 
   included do
     has_many :let_stands, dependent: :delete_all
@@ -27,7 +27,7 @@ module Project::Checks
     @check_stamp ||= begin
       words = spelling_checked? ? OwnWord.in_project(self).pluck(:word) : []
       against = [VERSION, CheckProfile.new(self).given, never_used, never_translated, target_lang,
-                 checking_termbases.map { |one| [one.id, one.revision] }, words, user.language]
+                 checking_termbases.map { |one| [one.id, one.revision] }, words]
       Digest::SHA256.hexdigest(against.inspect)
     end
   end

@@ -68,14 +68,12 @@ class Project::Looking
     end
   end
 
-  # {segment id => {"seen", "findings", "terms"}}; told in the language of whoever the project belongs to.
+  # {segment id => {"seen", "findings", "terms"}}
   def found(ids)
-    I18n.with_locale(@project.user.language) do
-      @project.segments.where(id: ids).select("segments.*", "#{SEEN} AS seen").to_h do |segment|
-        pair = @project.pair_of(segment)
-        [segment.id, { "seen" => segment.seen, "terms" => terms(pair),
-                       "findings" => @project.checker.findings(pair).map { |one| told(one) } }]
-      end
+    @project.segments.where(id: ids).select("segments.*", "#{SEEN} AS seen").to_h do |segment|
+      pair = @project.pair_of(segment)
+      [segment.id, { "seen" => segment.seen, "terms" => terms(pair),
+                     "findings" => @project.checker.findings(pair).map { |one| told(one) } }]
     end
   end
 

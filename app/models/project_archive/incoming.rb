@@ -312,12 +312,7 @@ class ProjectArchive::Incoming
   end
 
   # What is let stand in one place is told by the number of its segment.
-  def redigest(stand)
-    return unless stand.segment
-
-    finding = { "code" => stand.code, "message" => stand.message }
-    stand.update_columns(digest: LetStand.digest_of(stand.segment, finding))
-  end
+  def redigest(stand) = stand.segment && stand.redigest
 
   def attach(blob)
     model = models.find { |one| one.name == blob["type"] }

@@ -8,8 +8,16 @@ module Glossema
     LEVELS = %w[must-fix look].freeze
     # What a check found in a pair. code: of the check; level: of LEVELS; source, target: spans [[from, to] …]
     # in the texts, code points; fix: the target (written form) that mends it for certain, or nil; other: the
-    # id of the row it names, of those that are seen across a text only.
-    Finding = Struct.new(:code, :level, :message, :source, :target, :fix, :other, keyword_init: true)
+    # id of the row it names, of those that are seen across a text only. key, details: what its sentence is
+    # made of; nil where the message is in the user's own words.
+    Finding = Struct.new(:code, :level, :message, :source, :target, :fix, :other, :key, :details,
+      keyword_init: true) do
+      # source, target, fix, other: as above. Told in the language asked for when it is made.
+      def self.told(code, level, key: code, details: {}, **places)
+        new(code: code, level: level, key: key, details: details, message: Checks.sentence(key, **details),
+          **places)
+      end
+    end
 
     module_function
 
@@ -27,6 +35,12 @@ module Glossema
     # key: "code" or "code.variant"; details: what the sentence names.
     def sentence(key, **details)
       format(sentences(@language ? @language.call : "en").dig(*key.split(".")), details)
+    end
+
+    # The message of a finding that was kept as {"key", "details", "message"}, in the language asked for now.
+    def message_of(kept)
+      key, details = kept.values_at("key", "details")
+      key ? sentence(key, **details.transform_keys(&:to_sym)) : kept["message"]
     end
 
     # All checks there are, in order of their groups.

@@ -39,9 +39,8 @@ module Glossema
       end
 
       def note(code, row, other, source: [], **details)
-        message = Checks.sentence(code, number: other.number, **details)
-        @found[row.id] << Finding.new(code: code, level: level(code), message: message, source: source,
-          target: [], other: other.id)
+        @found[row.id] << Finding.told(code, level(code), details: { number: other.number, **details },
+          source: source, target: [], other: other.id)
       end
 
       # Those that share one side are told where the other side reads otherwise.

@@ -39,8 +39,8 @@ module Glossema
       # details: what the sentence of the variant names.
       def finding(variant = nil, source: [], target: [], fix: nil, **details)
         key = [self.class.code, variant].compact.join(".")
-        Finding.new(code: self.class.code, level: @level, message: Checks.sentence(key, **details),
-          source: source, target: target, fix: fix)
+        Finding.told(self.class.code, @level, key: key, details: details, source: source, target: target,
+          fix: fix)
       end
 
       # [[from, to, match] …] of a pattern in a text.

@@ -27,8 +27,8 @@ module Glossema
       rescue StandardError => e
         raise if ENV["GLOSSEMA_TRACE"]
 
-        message = Checks.sentence("check-failed", name: check.class.code, reason: e.class.name)
-        [Finding.new(code: "check-failed", level: "look", message: message, source: [], target: [])]
+        [Finding.told("check-failed", "look", details: { name: check.class.code, reason: e.class.name },
+          source: [], target: [])]
       end
     end
   end

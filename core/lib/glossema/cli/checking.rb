@@ -54,7 +54,7 @@ module Glossema
       # A target without codes is given as the text it is.
       def told(finding, pair)
         fix = finding.fix && !pair.target.coded? ? Content.plain(finding.fix) : finding.fix
-        { **finding.to_h.except(:other), fix: fix }.transform_keys(&:to_s)
+        { **finding.to_h.except(:other, :key, :details), fix: fix }.transform_keys(&:to_s)
       end
 
       def vocabulary(languages)
