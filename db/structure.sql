@@ -426,6 +426,7 @@ CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accep
 CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
 CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201190000'),
 ('20261201180000'),
 ('20261201160000'),
 ('20261201150000'),

@@ -334,6 +334,29 @@ RSpec.describe "Memories" do
     expect(look.call(text: "ask your dealer").map(&:first)).to include("project", "memory")
   end
 
+  it "are looked through however a word is written, symbols as text, here and on the page of the memory" do
+    { "Die Straße ist lang." => "La strada è lunga.", "A straight road, 50 %" => "Una strada dritta, 50 %",
+      "They co\u00ADoperate." => "Cooperano." }.each do |source, target|
+      Memory::Writer.new(memory).add(source: source, target: target)
+    end
+    project = make_project(user, memories: [{ "memory_id" => memory.id }])
+    hits = lambda do |text, way|
+      get "/api/projects/#{project.id}/concordance", params: { text: text, way: way }
+      body["hits"].select { |hit| hit["kind"] == "memory" }.map { |hit| hit["source"] }
+    end
+    rows = lambda do |text|
+      get "/api/memories/#{memory.id}/units", params: { text: text }
+      body["units"].map { |unit| unit["source"] }
+    end
+    [->(text) { hits.call(text, "phrase") }, rows].each do |found|
+      expect(found.call("strasse")).to eq(["Die Straße ist lang."])
+      expect(found.call("cooperate")).to eq(["They co\u00ADoperate."])
+      expect(found.call("%")).to eq(["A straight road, 50 %"])
+      expect(found.call("*")).to eq([])
+    end
+    expect(hits.call("Straße", "alike")).to eq(["Die Straße ist lang."])
+  end
+
   it "keep repeats together, ask when one changes, and leave alone what is exempt" do
     project = make_project(user)
     first, second = project.segments.where(source: "Check the straps again.").to_a

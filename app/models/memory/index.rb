@@ -62,9 +62,13 @@ class Memory::Index
         [unit_id, *searched(texts)]
       )
 
-    # A plain text as it is searched: scripts without spaces, which the full-text index would take for one
-    # long word, character by character.
-    def parted(text) = text.ascii_only? ? text : text.gsub(UNPARTED) { |character| " #{character} " }
+    # A plain text as it is searched, folded, and scripts without spaces, which the full-text index would take
+    # for one long word, character by character.
+    def parted(text)
+      return text if text.ascii_only?
+
+      Glossema::Folding.indexed(text).gsub(UNPARTED) { |character| " #{character} " }
+    end
 
     private
 

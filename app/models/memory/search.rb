@@ -10,6 +10,7 @@ class Memory::Search
   def units
     scope = listed || @memory.units
     scope = scope.where(id: matching) if words.any?
+    scope = with_symbols(scope) if searched.symbols
     FACETS.reduce(scope) do |found, facet|
       if @params[facet].present?
         found.where(facet => @params[facet] == "–" ? [nil, ""] : @params[facet])
@@ -52,7 +53,17 @@ class Memory::Search
     Memory::Tidy.new(@memory).public_send(kind) if Memory::Tidy::KINDS.include?(kind)
   end
 
-  def words = @words ||= @params[:text].to_s.scan(/[[:alnum:]\p{M}]+/).first(12)
+  def searched = @searched ||= Glossema::Searched.new(@params[:text])
+  def words = searched.words
+
+  # Symbols are no words of the full-text index.
+  def with_symbols(scope)
+    written = Glossema::Content.escape(searched.symbols)
+    sides = %w[source target].include?(@params[:side]) ? [@params[:side]] : %w[source target]
+    scope.where(sides.map { |side|
+      "instr(memory_units.#{side}, :written) > 0"
+    }.join(" OR "), written: written)
+  end
 
   # Ids of the units with all words; the last one may still be typed.
   def matching
