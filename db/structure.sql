@@ -218,7 +218,7 @@ FOREIGN KEY ("machine_service_id")
 );
 CREATE INDEX "index_machine_answers_on_machine_service_id" ON "machine_answers" ("machine_service_id");
 CREATE UNIQUE INDEX "index_machine_answers_on_machine_service_id_and_digest" ON "machine_answers" ("machine_service_id", "digest");
-CREATE TABLE IF NOT EXISTS "machine_requests" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "machine_service_id" integer NOT NULL, "project_id" integer, "client" varchar, "texts" integer NOT NULL, "characters" integer NOT NULL, "outcome" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "cost" decimal(12,6), "currency" varchar, CONSTRAINT "fk_rails_2a8300d226"
+CREATE TABLE IF NOT EXISTS "machine_requests" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "machine_service_id" integer NOT NULL, "project_id" integer, "client" varchar, "texts" integer NOT NULL, "characters" integer NOT NULL, "outcome" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "cost" decimal(12,6), "currency" varchar, "given" integer, CONSTRAINT "fk_rails_2a8300d226"
 FOREIGN KEY ("machine_service_id")
   REFERENCES "machine_services" ("id")
 , CONSTRAINT "fk_rails_41a4303498"
@@ -426,6 +426,7 @@ CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accep
 CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
 CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201200000'),
 ('20261201190000'),
 ('20261201180000'),
 ('20261201160000'),

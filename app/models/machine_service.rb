@@ -1,6 +1,8 @@
 # A service of machine translation as she configured it. Its key is encrypted and never shown again.
 class MachineService < ApplicationRecord
   METHODS = %w[post put].freeze
+  HEADER_NAME = /\A[!#$%&'*+.^_`|~0-9A-Za-z-]+\z/
+  HEADER_VALUE = /\A[^[:cntrl:]]*\z/
   TAG = /\A[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/
 
   belongs_to :user
@@ -18,6 +20,7 @@ class MachineService < ApplicationRecord
     self.languages = Array(languages).map { |pair| pair_of(pair) }.uniq
     template
     Machine.check_address(address)
+    check_headers
   end
   # What others gave is of no use for a service that is asked otherwise.
   after_update { answers.delete_all if (saved_changes.keys & %w[address request answer instructions]).any? }
@@ -42,6 +45,12 @@ class MachineService < ApplicationRecord
   end
 
   private
+
+  # Raises Refused "machine-header".
+  def check_headers
+    name, = headers.find { |key, text| !key.match?(HEADER_NAME) || !text.to_s.match?(HEADER_VALUE) }
+    raise Glossema::Refused.new("machine-header", name: name) if name
+  end
 
   # "en>it" of "en > it". Raises Refused "machine-languages".
   def pair_of(text)

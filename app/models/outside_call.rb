@@ -71,8 +71,8 @@ class OutsideCall
   # path: added to the address; body: for JSON, nil for none. Returns the parsed answer. Raises Failure,
   # Resting, Denied.
   def json(method, path = "", body = nil)
-    said = bytes(method, path, body && JSON.generate(body))
-    JSON.parse(said.force_encoding("UTF-8").scrub)
+    said = legible(bytes(method, path, body && JSON.generate(body)))
+    JSON.parse(said)
   rescue JSON::ParserError
     fail_with(Garbled.new(I18n.t("outside.no-json", said: said[0, 60].squish)))
   end
@@ -89,6 +89,14 @@ class OutsideCall
   end
 
   private
+
+  # JSON is UTF-8; some servers send the letters of Western Europe as single bytes.
+  def legible(said)
+    text = said.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
+    return text if text.valid_encoding?
+
+    said.dup.force_encoding("Windows-1252").encode("UTF-8", invalid: :replace, undef: :replace)
+  end
 
   def fail_with(failure)
     note(failed: true)

@@ -2,7 +2,7 @@
 class MachineRequestResource < ApplicationResource
   typelize service: "string"
 
-  attributes :id, :client, :texts, :characters, :outcome, :created_at, :currency
+  attributes :id, :client, :texts, :given, :characters, :outcome, :created_at, :currency
   typelize "string | null"
   attribute(:cost) { |request| request.cost&.to_s("F") }
   attribute(:service) { |request| request.service.name }

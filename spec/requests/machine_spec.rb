@@ -127,8 +127,8 @@ RSpec.describe "Machine translation", :stand_in do
     expect(proposal(project.segments.first)).not_to be_nil
     expect(ledger.first).to include("characters" => 21, "cost" => "0.00042", "currency" => "EUR")
     get "/api/machine_ledger"
-    expect(CSV.parse(response.body).last.values_at(1, 3, 4, 5, 6, 7, 8)).to eq(
-      ["Stand-in", "Tarnholt", "1", "21", "0.00042", "EUR", "ok"]
+    expect(CSV.parse(response.body).last.values_at(1, 3, 4, 5, 6, 7, 8, 9)).to eq(
+      ["Stand-in", "Tarnholt", "1", "1", "21", "0.00042", "EUR", "ok"]
     )
     make(name: "Another", languages: ["english to italian"])
     expect(body["error"]["code"]).to eq("machine-languages")

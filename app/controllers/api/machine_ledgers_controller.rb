@@ -3,7 +3,7 @@ module Api
   class MachineLedgersController < BaseController
     include TableWords
 
-    COLUMNS = %w[when service project client texts characters cost currency outcome].freeze
+    COLUMNS = %w[when service project client texts given characters cost currency outcome].freeze
 
     def show
       send_data table, filename: "machine-translation.csv", type: "text/csv; charset=utf-8"
@@ -23,7 +23,7 @@ module Api
     def row(request)
       cells = [
         request.created_at.iso8601, request.service.name, request.project&.reference, request.client,
-        request.texts, request.characters, request.cost&.to_s("F"), request.currency, request.outcome
+        request.texts, request.given, request.characters, request.cost&.to_s("F"), request.currency, request.outcome
       ]
       cells.map { |cell| Glossema::Exchange::Cells.harmless(cell) }
     end

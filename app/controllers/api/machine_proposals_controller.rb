@@ -7,7 +7,7 @@ module Api
       translator = Machine::Translator.for(segment.project)
       return render json: { proposal: nil } unless translator
 
-      ask_outside { { proposal: row(translator.answers([segment]).first, translator.record) } }
+      ask_outside { { proposal: row(translator.answer(segment), translator.record) } }
     end
 
     private

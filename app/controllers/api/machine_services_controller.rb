@@ -38,6 +38,8 @@ module Api
         known: { "instructions" => service.instructions })
       ask_outside do
         got = connector.answers([Glossema::Content.from_written(TRIED)]).first
+        raise got if got.is_a?(Glossema::Refused)
+
         { sent: Glossema::Content.plain(TRIED), got: got.content.text, codes: got.lost.empty? }
       end
     end

@@ -13,24 +13,26 @@ class Machine::Connector
       headers: service.headers)
   end
 
-  # contents: array of Content; around: what a template asks for besides, a Hash for each. Returns
-  # [Glossema::Machine::Markup::Answer …]. Raises Refused "machine-…".
+  # How many texts go with one request.
+  def size = @service.template.single? ? 1 : @service.batch
+
+  # Sends one request. contents: array of Content, `size` at most; around: what a template asks for besides, a
+  # Hash for each. Returns a Glossema::Machine::Markup::Answer for each, or the Refused that says why a text has
+  # none. Raises Refused "machine-…" where there is no answer for any.
   def answers(contents, around = contents.map { {} })
-    size = @service.template.single? ? 1 : @service.batch
-    contents.zip(around).each_slice(size).flat_map { |slice| batch(slice.map(&:first), slice.map(&:last)) }
-  end
-
-  # The same for pre-translation: a Content each.
-  def translate(contents) = answers(contents).map(&:content)
-
-  private
-
-  def batch(contents, around)
     template = @service.template
     texts = contents.map { |content| @service.markup ? Glossema::Machine::Markup.of(content) : content.text }
     found = template.texts(ask(template.body(texts, @values.merge(joined(around)))), contents.size)
     found.zip(contents).map { |text, content| read(text, content) }
   end
+
+  # For pre-translation: a Content each, or nil.
+  def translate(contents)
+    contents.each_slice(size).flat_map { |slice| answers(slice) }
+      .map { |answer| answer.content unless answer.is_a?(Glossema::Refused) }
+  end
+
+  private
 
   # What stands around several texts at once is told for all of them.
   def joined(around)
@@ -42,8 +44,13 @@ class Machine::Connector
   end
 
   def read(text, content)
-    text = Glossema::Machine::Markup.escape(text) unless @service.markup
-    Glossema::Machine::Markup.read(text, content)
+    clean = text && Glossema::Machine::Cleaned.text(text, content.text)
+    return Glossema::Refused.new("machine-answer.empty") if clean.nil? && !content.blank?
+
+    clean = Glossema::Machine::Markup.escape(clean.to_s) unless @service.markup
+    Glossema::Machine::Markup.read(clean.to_s, content)
+  rescue Glossema::Refused => e
+    e
   end
 
   def ask(body)

@@ -1,13 +1,16 @@
-# Translates texts of a project by the service of its owner, if that is switched on and allowed for its
+# Translates texts of a project by a service of its owner, if that is switched on and allowed for its
 # client: nothing is sent that was sent before, and all that is sent stands in a ledger.
 class Machine::Translator
   # The translator of a project, or nil where no text of it may be sent.
-  def self.for(project)
-    return unless project.client&.machine
+  def self.for(project) = all(project).first
+
+  # Those of all services that may be asked, in the order of the client.
+  def self.all(project)
+    return [] unless project.client&.machine
 
     services = project.user.machine_services.active.order(:id)
-    service = services.find { |one| one.translates?(project.source_lang, project.target_lang) }
-    service && new(service, project)
+      .select { |one| one.translates?(project.source_lang, project.target_lang) }
+    services.map { |service| new(service, project) }
   end
 
   attr_reader :record
@@ -16,13 +19,22 @@ class Machine::Translator
     @record, @project = record, project
   end
 
-  # segments → [Glossema::Machine::Markup::Answer …] of their sources. Raises Refused "machine-…".
+  # segments → a Glossema::Machine::Markup::Answer of each source, nil for one that the service gives nothing
+  # for; `trouble` says why.
   def answers(segments)
     known = known(segments.map(&:source_content))
     fresh = segments.uniq { |segment| digest(segment.source_content) }
     fresh.reject! { |segment| known.key?(digest(segment.source_content)) }
-    ask(fresh, known) if fresh.any?
-    segments.map(&:source_content).map { |content| read(known[digest(content)], content) }
+    known.merge!(Machine::Exchange.new(self, connector).of(fresh)) if fresh.any?
+    segments.map(&:source_content).map do |content|
+      answer = known[digest(content)]
+      answer && read(answer, content)
+    end
+  end
+
+  # The same of one. Raises Refused "machine-…" where there is none.
+  def answer(segment)
+    answers([segment]).first || raise(@failure || Glossema::Refused.new("machine-answer.empty"))
   end
 
   # {segment => Content it gave before} of those of some segments that it was asked for.
@@ -40,16 +52,36 @@ class Machine::Translator
     answer && read(answer, content).content
   end
 
-  # The same for pre-translation: what fails costs nothing but its translation.
-  def translate(segments)
-    answers(segments).map(&:content)
-  rescue Glossema::Refused => e
-    @trouble = e.message
-    segments.map { nil }
-  end
+  # For pre-translation: what fails costs nothing but its translation.
+  def translate(segments) = answers(segments).map { |answer| answer&.content }
 
   # Why something was not translated, or nil.
-  attr_reader :trouble
+  def trouble = @failure&.message
+
+  # Notes why a text has no translation: the first reason is told.
+  def failed(refused) = @failure ||= refused
+
+  # What the template asks for besides each text: nothing else is sent.
+  def around(segments)
+    template = @record.template
+    segments.map { |segment| Machine::Around.new(segment, template).to_h }
+  end
+
+  # The ledger's line of a request that is about to be sent.
+  def note(contents)
+    @record.requests.create!(project: @project, client: @project.client&.name, texts: contents.size,
+      characters: contents.sum { |content| content.text.length }, outcome: MachineRequest::SENT)
+  end
+
+  # Keeps answers, {Content => Glossema::Machine::Markup::Answer}. Returns them by digest.
+  def keep(answers)
+    kept = answers.to_h { |content, answer| [digest(content), [answer.content.written, answer.lost]] }
+    rows = kept.map do |key, (target, lost)|
+      { machine_service_id: @record.id, digest: key, target: target, lost: lost, created_at: Time.current }
+    end
+    MachineAnswer.insert_all(rows) if rows.any?
+    kept
+  end
 
   private
 
@@ -62,42 +94,9 @@ class Machine::Translator
     Digest::SHA256.hexdigest([@project.source_lang, @project.target_lang, content.written].join("\u0000"))
   end
 
-  def ask(segments, known)
-    contents = segments.map(&:source_content)
-    connector.answers(contents, around(segments)).zip(contents) do |answer, content|
-      known[digest(content)] = [answer.content.written, answer.lost]
-    end
-    keep(contents, known)
-    note(contents, "ok")
-  rescue Glossema::Refused => e
-    note(contents, e.message)
-    raise
-  end
-
   def connector
-    Machine::Connector.new(@record.service, source_lang: @project.source_lang,
+    @connector ||= Machine::Connector.new(@record.service, source_lang: @project.source_lang,
       target_lang: @project.target_lang, known: { "instructions" => @record.instructions })
-  end
-
-  # What the template asks for besides each text: nothing else is sent.
-  def around(segments)
-    template = @record.template
-    segments.map { |segment| Machine::Around.new(segment, template).to_h }
-  end
-
-  def keep(contents, known)
-    rows = contents.map do |content|
-      target, lost = known[digest(content)]
-      { machine_service_id: @record.id, digest: digest(content), target: target, lost: lost,
-        created_at: Time.current }
-    end
-    MachineAnswer.insert_all(rows)
-  end
-
-  def note(contents, outcome)
-    characters = contents.sum { |content| content.text.length }
-    @record.requests.create!(project: @project, client: @project.client&.name, texts: contents.size,
-      characters: characters, outcome: outcome, **@record.cost_of(outcome == "ok" ? characters : 0))
   end
 
   def read(answer, content)

@@ -7,4 +7,5 @@ end
 
 require "glossema/machine/template"
 require "glossema/machine/markup"
+require "glossema/machine/cleaned"
 require "glossema/machine/post_editing"

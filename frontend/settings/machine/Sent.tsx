@@ -1,7 +1,13 @@
 // The ledger: what was sent when, for whom, how much, and what came of it.
+import type { TFunction } from 'i18next'
 import { useTranslation } from 'react-i18next'
 import { fullDate, number, time } from '../../shared/i18n'
 import type { MachineRequest } from '../../shared/types'
+
+const outcomeText = (outcome: string, t: TFunction) => {
+  if (outcome === 'ok') return null
+  return outcome === 'sent' ? t('machine.sentOnly') : outcome
+}
 
 export function Sent({ sent }: { sent: MachineRequest[] }) {
   const { t } = useTranslation()
@@ -27,7 +33,10 @@ export function Sent({ sent }: { sent: MachineRequest[] }) {
               one.client,
               t('machine.amount', { count: one.texts, characters: number(one.characters) }),
               one.cost && `${number(Number(one.cost))} ${one.currency}`,
-              one.outcome === 'ok' ? null : one.outcome,
+              one.given !== null &&
+                one.given < one.texts &&
+                t('machine.came', { count: one.given, texts: one.texts }),
+              outcomeText(one.outcome, t),
             ]
               .filter(Boolean)
               .join(' · ')}

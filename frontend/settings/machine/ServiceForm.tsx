@@ -24,9 +24,11 @@ const read = (text: string) =>
   Object.fromEntries(
     text
       .split('\n')
-      .filter((line) => line.includes(':'))
+      .filter((line) => line.trim())
       .map((line) => [line.slice(0, line.indexOf(':')).trim(), line.slice(line.indexOf(':') + 1).trim()]),
   )
+// The first line that is no header.
+const wrongHeader = (text: string) => text.split('\n').find((line) => line.trim() && !line.includes(':'))
 const listed = (text: string) =>
   text
     .split(',')
@@ -87,7 +89,18 @@ export function ServiceForm({ service, templates, onKeep, onLeave }: Props) {
       <Form.Item name="instructions" label={t('machine.instructions')} extra={t('machine.instructionsHint')}>
         <Input.TextArea autoSize={{ minRows: 2 }} />
       </Form.Item>
-      <Form.Item name="headers" label={t('machine.headers')}>
+      <Form.Item
+        name="headers"
+        label={t('machine.headers')}
+        rules={[
+          {
+            validator: (_, text: string) => {
+              const line = wrongHeader(text)
+              return line ? Promise.reject(new Error(t('machine.headersWrong', { line }))) : Promise.resolve()
+            },
+          },
+        ]}
+      >
         <Input.TextArea autoSize className="code" />
       </Form.Item>
       <Form.Item name="request" label={t('machine.request')} extra={t('machine.requestHint')}>

@@ -36,12 +36,12 @@ module Glossema
         fill(@request, { "text" => texts.first.to_s, **values }, texts)
       end
 
-      # answer: a parsed JSON value → the texts in it. Raises Refused "machine-answer.*" when there are others
-      # than were asked for.
+      # answer: a parsed JSON value → the texts in it, nil for one that is left out of its place. Raises Refused
+      # "machine-answer.*" when there are others than were asked for.
       def texts(answer, count)
         found = walk([answer], @path)
-        raise Refused.new("machine-answer.nothing") if found.empty?
-        raise Refused.new("machine-answer.no-text") unless found.all?(String)
+        raise Refused.new("machine-answer.nothing") if found.compact.empty?
+        raise Refused.new("machine-answer.no-text") unless found.compact.all?(String)
         raise Refused.new("machine-answer.count", asked: count, given: found.size) if found.size != count
 
         found
@@ -77,10 +77,14 @@ module Glossema
         end
       end
 
-      # What stands at the end of a path.
+      # What stands at the end of a path. Of each thing in a list one text is wanted, so that what is left out
+      # keeps its place.
       def walk(values, path)
+        listed = false
         path.reduce(values) do |list, step|
-          list.flat_map { |value| at(value, step) }
+          found = list.flat_map { |value| at(value, step) }
+          found.compact! unless listed ||= step == :all
+          found
         end
       end
 
@@ -88,8 +92,7 @@ module Glossema
         return value.is_a?(Array) ? value : [] if step == :all
 
         fits = step.is_a?(Integer) ? value.is_a?(Array) : value.is_a?(Hash)
-        found = fits ? value[step] : nil
-        found.nil? ? [] : [found]
+        [fits ? value[step] : nil]
       end
     end
   end
