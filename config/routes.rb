@@ -75,6 +75,7 @@ Rails.application.routes.draw do
     resources :machine_services, only: %i[index create update destroy] do
       post :try, on: :member
     end
+    resource :machine_comparison, only: :create
     resources :units, only: %i[show update], controller: "memory_units"
     resources :projects, only: %i[show create update destroy] do
       resource :beginning, only: :create

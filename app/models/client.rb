@@ -3,6 +3,8 @@
 class Client < ApplicationRecord
   LISTS = %i[subjects never_used never_translated].freeze
   MEMORY_FIELDS = %w[memory_id learns read_only penalty].freeze
+  # So many services of machine translation are asked for a proposal at most.
+  MOST_SHOWN = 3
   LOGO_BYTES = 2 << 20
   LOGO_TYPES = %w[image/png image/jpeg image/webp].freeze
 
@@ -17,6 +19,7 @@ class Client < ApplicationRecord
   scope :present, -> { where(put_away_at: nil) }
   validates :name, presence: true, uniqueness: { scope: :user_id, message: :client_already }
   validates :valid_days, numericality: { only_integer: true, in: 1..365 }
+  validates :machine_shown, numericality: { only_integer: true, in: 1..MOST_SHOWN }
   validates :on_open, inclusion: { in: User::Preferences::ON_OPEN }, allow_nil: true
   validates :language, inclusion: { in: I18n.available_locales.map(&:to_s) }, allow_nil: true
   validate :memories_are_hers, :termbases_are_hers
@@ -26,6 +29,7 @@ class Client < ApplicationRecord
     self.code = code.presence || name.to_s.scan(/\p{L}+/).map { |word| word.first(3).upcase }.first || "PRJ"
     LISTS.each { |list| self[list] = Array(self[list]).map { |text| text.to_s.strip }.compact_blank.uniq }
     [*never_used, *never_translated].each { |item| Glossema::Terms::Listed.check(item) }
+    self.machine_order = checked_order
     Pattern.check(reference_pattern) if reference_pattern.present?
     FileNaming.check(file_pattern) if file_pattern.present?
   end
@@ -37,6 +41,10 @@ class Client < ApplicationRecord
       PutAway.note(user, "client", record: self, name: name)
     end
   end
+
+  # The numbers of the services that are asked first for a pair, whatever its regions.
+  def machine_order_of(source, target) =
+    machine_order.fetch([source, target].map { |tag| Glossema::Languages.primary(tag) }.join(">"), [])
 
   # The memories that new projects of a pair get, as rows for Project#attach.
   def memories_for(source, target)
@@ -75,6 +83,12 @@ class Client < ApplicationRecord
   end
 
   private
+
+  # Services of hers, each once, by pair.
+  def checked_order
+    own = user.machine_services.ids
+    machine_order.to_h.transform_values { |ids| Array(ids).map(&:to_i).uniq & own }.compact_blank
+  end
 
   def memories_are_hers
     self.memories =

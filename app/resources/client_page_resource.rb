@@ -5,6 +5,8 @@ class ClientPageResource < ApplicationResource
   typelize on_open: "OnOpen | null", language: "Language | null", people: "Person[]", subjects: "string[]",
     never_used: "string[]", never_translated: "string[]"
   typelize memories: "StandingMemory[]", termbases: "AttachedTermbase[]"
+  typelize machine_order: "Record<string, number[]>", machine_services: "ClientService[]",
+    machine_pairs: "[string, string][]"
   typelize work: "ClientWork", has_logo: "boolean", has_rules: "boolean",
     has_checks: "boolean"
 
@@ -20,6 +22,8 @@ class ClientPageResource < ApplicationResource
     :file_pattern,
     :reference_pattern,
     :machine,
+    :machine_order,
+    :machine_shown,
     :notes,
     :conditions,
     :valid_days,
@@ -43,6 +47,13 @@ class ClientPageResource < ApplicationResource
       termbase = known.fetch(row["termbase_id"])
       row.merge("name" => termbase.name, "entries" => termbase.size)
     end
+  end
+  attribute(:machine_services) do |client|
+    client.user.machine_services.active.order(:id).map { |service| service.slice(:id, :name, :languages) }
+  end
+  attribute(:machine_pairs) do |client|
+    client.projects.merge(client.user.projects).distinct.pluck(:source_lang, :target_lang)
+      .map { |pair| pair.map { |tag| Glossema::Languages.primary(tag) } }.uniq.sort
   end
   attribute(:work) do |client|
     projects = client.projects.merge(client.user.projects).work.where.not(begun_at: nil)

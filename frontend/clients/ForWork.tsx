@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { ClientPage } from '../shared/types'
 import { OnOpening } from './OnOpening'
+import { ServiceOrder } from './ServiceOrder'
 import { Row } from '../shared/parts/Row'
 import { WordsInPlace } from '../shared/parts/WordsInPlace'
 import type { ChangeClient } from './queries'
@@ -69,6 +70,7 @@ export function ForWork({ client, change }: { client: ClientPage; change: Change
           <Checkbox checked={client.machine} onChange={(event) => change({ machine: event.target.checked })}>
             {t('clients.mayMachine')}
           </Checkbox>
+          {client.machine && client.machine_services.length > 1 && <ServiceOrder {...{ client, change }} />}
         </Row>
         <Row label={t('ways.onOpen')}>
           <OnOpening value={client.on_open} onChange={(on_open) => change({ on_open })} />

@@ -125,6 +125,13 @@ export interface Origin {
   from?: number
 }
 
+// A service of machine translation as a client may choose it; no languages are all.
+export interface ClientService {
+  id: number
+  name: string
+  languages: string[]
+}
+
 export type WordsByState = Partial<Record<State, number>>
 // Words by what the memories give, in the groups that are seen together.
 export type BandGroup = 'known' | 'repetition' | '85' | '50' | 'new'
@@ -220,6 +227,8 @@ export interface Proposal {
   // Numbers of the segments that say it together, where it is of a whole sentence.
   sentence?: number[]
   score: number | null
+  // How much of it has to be changed, in percent, as far as can be told before.
+  edits?: number
   service?: string
   // Codes that a machine lost, put where they stand in the source.
   lost?: string[]

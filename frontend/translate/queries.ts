@@ -24,7 +24,7 @@ export const proposalsQuery = (segment: number) => ({
 // Not asked again by itself: a service that failed is not to be hammered.
 export const machineQuery = (segment: number) => ({
   queryKey: keys.machineOf(segment),
-  queryFn: () => api.get<{ proposal: Proposal | null }>(`/segments/${segment}/machine`),
+  queryFn: () => api.get<{ proposal: Proposal | null; more: Proposal[] }>(`/segments/${segment}/machine`),
   staleTime: 300_000,
   gcTime: 300_000,
   retry: false,

@@ -10,8 +10,8 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
 
   before { sign_in(user) }
 
-  def service(batch: 10, **more, &script)
-    user.machine_services.create!(name: "Scripted", address: serve(&script), active: true, key: "k", price: 20,
+  def service(batch: 10, name: "Scripted", **more, &script)
+    user.machine_services.create!(name: name, address: serve(&script), active: true, key: "k", price: 20,
       currency: "EUR", **Machine::TEMPLATES["lists"].symbolize_keys, batch: batch, **more)
   end
 
@@ -22,7 +22,12 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
     @translator.answers(project.segments.order(:position).to_a).map { |answer| answer&.content&.text }
   end
 
-  def ledger = MachineRequest.order(:id).pluck(:texts, :given, :outcome).map { |texts, given, said| [texts, given, said[0, 30]] }
+  def ledger
+    MachineRequest.order(:id).pluck(:texts, :given, :outcome).map { |texts, given, said|
+      [texts, given, said[0, 30]]
+    }
+  end
+
   def wanted(*missing) = texts.map { |text| "IT #{text}" unless missing.include?(texts.index(text)) }
 
   it "keeps what came before a request that fails, and goes on behind it" do
@@ -30,7 +35,9 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
     expect(answers).to eq(wanted(2))
     expect(@translator.trouble).to include("400")
     expect(MachineRequest.order(:id).map(&:given)).to eq([1, 1, 0, 1, 1])
-    expect(MachineRequest.order(:id).map { |line| line.cost.positive? }).to eq([true, true, false, true, true])
+    expect(MachineRequest.order(:id).map { |line|
+      line.cost.positive?
+    }).to eq([true, true, false, true, true])
     expect(answers).to eq(wanted)
     expect(MachineRequest.count).to eq(6)
   end
@@ -60,7 +67,7 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
 
   it "cleans control characters, turns of direction and wrong encodings" do
     latin = '{"translations": [{"text": "perché"}, {"text": "è"}, {"text": "a\\u0000b\\u0007"}, ' \
-            '{"text": "\\u202Eabc\\u202C"}, {"text": "perchÃ© sÃ¬"}]}'.encode("UTF-8")
+      '{"text": "\\u202Eabc\\u202C"}, {"text": "perchÃ© sÃ¬"}]}'.encode("UTF-8")
     service { |_, _| latin.sub("perchÃ© sÃ¬", "cosi").encode("Windows-1252").b }
     expect(answers).to eq(["perché", "è", "ab", "abc", "cosi"])
     MachineService.destroy_all
@@ -77,6 +84,46 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
     answers
     expect(seen).to eq([["sent", 5]])
     expect(ledger).to eq([[5, 5, "ok"]])
+  end
+
+  it "asks services in the order of the client, shows as many as it wants, and those that answer" do
+    first = service(name: "First") { |asked, _| JSON.generate(translated(asked["texts"])) }
+    second = service(name: "Second") { |asked, _| JSON.generate(translated(asked["texts"].map(&:upcase))) }
+    broken = service(name: "Broken") { |_, _| [400, "{}"] }
+    ask = -> { get "/api/segments/#{project.segments.order(:position).first.id}/machine" }
+    ask.call
+    expect(body["proposal"]).to include("service" => "First", "edits" => 30)
+    expect(body["more"]).to eq([])
+    patch "/api/clients/#{client.id}", as: :json,
+      params: { machine_order: { "en>it" => [broken.id, second.id] }, machine_shown: 3 }
+    expect(body).to include("machine_order" => { "en>it" => [broken.id, second.id] }, "machine_shown" => 3,
+      "machine_pairs" => [%w[en it]])
+    expect(body["machine_services"].map { |one| one["name"] }).to eq(%w[First Second Broken])
+    ask.call
+    expect([body["proposal"], *body["more"]].map { |one| one["service"] }).to eq(%w[Second First])
+    expect(first.reload.requests.count).to eq(1)
+    patch "/api/clients/#{client.id}", params: { machine_shown: 9 }, as: :json
+    expect(body["error"]["code"]).to eq("not-valid")
+  end
+
+  it "compares services on one sentence" do
+    service(name: "Good") { |asked, _| JSON.generate(translated(asked["texts"])) }
+    service(name: "Bad") { |_, _| [429, "{}"] }
+    service(name: "Other", languages: ["en>nl"]) { |_, _| raise "not asked" }
+    compare = lambda do |text|
+      post "/api/machine_comparison", params: { text: text, source_lang: "en-GB", target_lang: "it-IT" },
+        as: :json
+    end
+    compare.call("Stop.")
+    expect(body["compared"]).to match([
+      include("service" => "Good", "got" => "IT Stop.", "ms" => be >= 0),
+      include("service" => "Bad", "trouble" => include("quota"))
+    ])
+    expect(MachineRequest.order(:id).map { |line| [line.service.name, line.given] }).to contain_exactly(
+      ["Good", 1], ["Bad", 0]
+    )
+    compare.call("x" * 501)
+    expect(body["error"]["code"]).to eq("sentence-long")
   end
 
   it "refuses headers that are none" do

@@ -2,7 +2,7 @@
 module Api
   class ClientsController < BaseController
     TEXTS = %i[
-      name code address own_address file_pattern reference_pattern machine notes conditions valid_days on_open
+      name code address own_address file_pattern reference_pattern machine machine_shown notes conditions valid_days on_open
       language
     ].freeze
     LISTS = { subjects: [], never_used: [], never_translated: [] }.freeze
@@ -25,7 +25,7 @@ module Api
       if params[:keep_from]
         client.keep_from(current_user.projects.find(params[:keep_from]))
       else
-        client.update!(params.permit(*TEXTS, **LISTS, **ROWS))
+        client.update!(params.permit(*TEXTS, **LISTS, **ROWS, machine_order: {}))
       end
       answer(ClientPageResource.new(client))
     end

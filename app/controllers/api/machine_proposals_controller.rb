@@ -1,22 +1,18 @@
-# What the machine gives for a segment: asked for apart from the memories, so that a slow service holds up
+# What machines give for a segment: asked for apart from the memories, so that a slow service holds up
 # nothing.
 module Api
   class MachineProposalsController < BaseController
+    # Answers the proposal of the first service that the client asks, and those of as many more as it wants.
     def show
       segment = Segment.where(project: current_user.projects).find(params[:segment_id])
-      translator = Machine::Translator.for(segment.project)
-      return render json: { proposal: nil } unless translator
+      translators = Machine::Translator.all(segment.project).first(shown(segment))
+      return render json: { proposal: nil, more: [] } if translators.empty?
 
-      ask_outside { { proposal: row(translator.answer(segment), translator.record) } }
+      ask_outside { Machine::SideBySide.new(translators).proposals(segment) }
     end
 
     private
 
-    def row(answer, service)
-      {
-        id: "mt", kind: "machine", score: nil, penalties: [], target: answer.content.written, source: nil,
-        differences: [], service: service.name, lost: answer.lost
-      }
-    end
+    def shown(segment) = segment.project.client&.machine_shown || 1
   end
 end

@@ -10,7 +10,9 @@ class Machine::Translator
 
     services = project.user.machine_services.active.order(:id)
       .select { |one| one.translates?(project.source_lang, project.target_lang) }
-    services.map { |service| new(service, project) }
+    order = project.client.machine_order_of(project.source_lang, project.target_lang)
+    services.sort_by.with_index { |service, index| [order.index(service.id) || order.size, index] }
+      .map { |service| new(service, project) }
   end
 
   attr_reader :record
@@ -59,7 +61,9 @@ class Machine::Translator
   def trouble = @failure&.message
 
   # Notes why a text has no translation: the first reason is told.
-  def failed(refused) = @failure ||= refused
+  def failed(refused)
+    @failure = refused unless @failure
+  end
 
   # What the template asks for besides each text: nothing else is sent.
   def around(segments)

@@ -23,6 +23,7 @@ class Segment::Proposals
       id: far ? "r#{unit.memory.id}-#{unit.id}" : "m#{unit.id}",
       kind: match.kind,
       score: match.score,
+      edits: Glossema::Matching::Edits.of_match(match.score),
       raw: match.raw,
       penalties: match.penalties.map { |reason, points| { reason: reason, points: points } },
       target: match.target.written,
@@ -48,7 +49,8 @@ class Segment::Proposals
 
     result = Segment::Assembled.new(@segment).result or return []
     [{
-      id: "put-together", kind: "assembled", score: nil, penalties: [], target: result.target.written,
+      id: "put-together", kind: "assembled", score: nil,
+      edits: Glossema::Matching::Edits.of_assembled(result.known, result.words), penalties: [], target: result.target.written,
       source: nil, differences: [], known: result.known, words: result.words, parts: result.kinds
     }]
   end

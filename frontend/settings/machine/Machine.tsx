@@ -6,6 +6,7 @@ import { Frame } from '../../shared/Frame'
 import { Failure, Waiting } from '../../shared/Notices'
 import type { MachineService } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
+import { Comparison } from './Comparison'
 import { Sent } from './Sent'
 import { ServiceForm } from './ServiceForm'
 import { Trying } from './Trying'
@@ -59,6 +60,7 @@ export function Machine() {
           ))}
         </ul>
         {editing === 'new' ? form() : <Button onClick={() => setEditing('new')}>{t('machine.add')}</Button>}
+        {data.services.filter(({ active }) => active).length > 1 && <Comparison />}
         <Sent sent={data.sent} />
       </div>
     </Frame>

@@ -17,6 +17,15 @@ export interface Tried {
   codes: boolean
 }
 
+export interface Compared {
+  service: string
+  got?: string
+  ms: number
+  trouble?: string
+}
+export const compareServices = (fields: { text: string; source_lang: string; target_lang: string }) =>
+  api.post<{ compared: Compared[] }>('/machine_comparison', fields)
+
 export const useServices = () =>
   useQuery({ queryKey: keys.machine, queryFn: () => api.get<Services>('/machine_services') })
 
