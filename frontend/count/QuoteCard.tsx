@@ -7,10 +7,10 @@ import { dayAndMonth } from '../shared/i18n'
 import { less } from '../shared/quote'
 import type { Report, Working } from '../shared/types'
 import { DueDate } from '../brief/DueDate'
-import { money } from './figures'
+import { money, percentOf } from './figures'
 import { QuoteTerms } from './QuoteTerms'
 import { QuoteTime } from './QuoteTime'
-import { useKeeping } from './useKeeping'
+import { isLate, useKeeping, type Keeping } from './useKeeping'
 import type { RatesInHand } from './useRates'
 
 const VALIDITIES = [7, 14, 30, 60, 90]
@@ -47,6 +47,7 @@ export function QuoteCard({ report, hand, working, due }: Props) {
       <QuoteTerms hand={hand} />
       <Savings hand={hand} client={report.client} />
       <QuoteTime {...{ keeping, working }} />
+      <ProposedRush {...{ keeping, hand }} />
       <p className="small quiet due-line">
         {t('quote.due')} <DueDate due={keeping.due} onChange={keeping.setDue} />
       </p>
@@ -62,6 +63,21 @@ export function QuoteCard({ report, hand, working, due }: Props) {
         </p>
       )}
     </section>
+  )
+}
+
+// The rush fee agreed with the client, where the due date asks for it.
+function ProposedRush({ keeping, hand }: { keeping: Keeping; hand: RatesInHand }) {
+  const { t } = useTranslation()
+  const { agreedRush, rates, set } = hand
+  if (!isLate(keeping) || !Number(agreedRush) || Number(rates.rush)) return null
+  return (
+    <p className="small proposed-rush">
+      {t('quote.rushProposed')}{' '}
+      <button type="button" className="link" onClick={() => void set('rush', agreedRush)}>
+        {t('quote.addRush', { share: percentOf(agreedRush) })}
+      </button>
+    </p>
   )
 }
 

@@ -88,13 +88,23 @@ export function QuoteTerms({ hand }: { hand: RatesInHand }) {
 function Rushes({ hand }: { hand: RatesInHand }) {
   const { t } = useTranslation()
   const now = Number(hand.rates.rush || 0)
+  const shares = [...new Set([...RUSHES, hand.agreedRush])].toSorted(
+    (one, other) => Number(one) - Number(other),
+  )
   return (
     <span className="presses small" role="group" aria-label={t('quote.rush')}>
-      {RUSHES.filter((share) => Number(share) !== now).map((share) => (
-        <button type="button" className="plain-link" key={share} onClick={() => void hand.set('rush', share)}>
-          {Number(share) ? percentOf(share) : t('quote.none')}
-        </button>
-      ))}
+      {shares
+        .filter((share) => Number(share) !== now)
+        .map((share) => (
+          <button
+            type="button"
+            className="plain-link"
+            key={share}
+            onClick={() => void hand.set('rush', share)}
+          >
+            {Number(share) ? percentOf(share) : t('quote.none')}
+          </button>
+        ))}
     </span>
   )
 }

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { dayAndMonth, daysUntil, now, number, time, weekday } from '../shared/i18n'
 import type { Working } from '../shared/types'
 import { hoursText } from './figures'
-import type { Keeping } from './useKeeping'
+import { isLate, type Keeping } from './useKeeping'
 
 const WEEK = 7 * 86_400_000
 const MARGIN = 1.15
@@ -21,7 +21,7 @@ export function QuoteTime({ keeping, working }: { keeping: Keeping; working: Wor
   const { hours, pace, done, due } = keeping
   const measured = Object.keys(pace.bands).length > 0
   const begin = now().getTime()
-  const late = !!due && !!done && done > new Date(due)
+  const late = isLate(keeping)
   const end = due ? new Date(due).getTime() : begin + ((done?.getTime() ?? begin) - begin) * MARGIN
   const share = done ? Math.min(1, (done.getTime() - begin) / Math.max(1, end - begin)) : 1
   return (

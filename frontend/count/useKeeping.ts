@@ -29,6 +29,9 @@ export interface Keeping {
   busy: boolean
 }
 
+// Can it not be done by the due date?
+export const isLate = ({ due, done }: Keeping) => !!due && !!done && done > new Date(due)
+
 export function useKeeping(
   report: Report,
   hand: RatesInHand,

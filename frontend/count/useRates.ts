@@ -30,6 +30,8 @@ export interface RatesInHand {
   quote: QuoteSums
   bare: QuoteSums
   changed: boolean
+  // The rush fee agreed with the client: it holds where a quote says so.
+  agreedRush: string
   set: (field: keyof Rates, value: string) => string | undefined
   setWeight: (band: Band, percent: string) => string | undefined
   reset: () => void
@@ -57,7 +59,7 @@ export const amountOf = (text: string) => text.replace(/\s/g, '').replace(',', '
 export function useRates(report: Report, wordsPerHour: number): RatesInHand {
   const { t } = useTranslation()
   const own = useMemo<Rates>(
-    () => ({ ...USUAL, words_per_hour: String(wordsPerHour), ...report.rates }),
+    () => ({ ...USUAL, words_per_hour: String(wordsPerHour), ...report.rates, rush: '0' }),
     [report.rates, wordsPerHour],
   )
   const [edited, setEdited] = useState<Partial<Rates>>({})
@@ -81,6 +83,7 @@ export function useRates(report: Report, wordsPerHour: number): RatesInHand {
     quote,
     bare,
     changed: Object.keys(edited).length > 0,
+    agreedRush: report.rates?.rush || '0',
     set,
     setWeight,
     reset: () => setEdited({}),

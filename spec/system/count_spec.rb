@@ -145,4 +145,23 @@ RSpec.describe "Counting and quoting" do
     click_button "Begin the project"
     expect(page).to have_css(".card .source", text: "Check the straps again.")
   end
+
+  it "leaves the rush fee of a client to the quote, and proposes it where the due date asks for it" do
+    client = user.clients.create!(name: "Tarnholt Cargo Cycles")
+    user.rate_cards.create!(client: client, source_lang: "en-GB", target_lang: "it-IT",
+      rates: { "currency" => "EUR", "rate" => "0.10", "rush" => "0.4" })
+    project = make_project(user, "Load at most 60 kg. #{"Check the straps again and again. " * 900}",
+      name: "a.txt")
+    project.update!(client: client, due_at: 5.days.from_now)
+    sign_in(user, to: "/projects/#{project.id}/count")
+    click_button("count now") if page.has_button?("count now", wait: 5)
+    price = find(".quote-card .price").text
+    expect(page).to have_no_css(".proposed-rush")
+    expect(find(".quote-card")).to have_css("[aria-label^='Rush fee: none']")
+    project.update!(due_at: 2.minutes.from_now)
+    visit current_path
+    click_button "Add the rush fee of 40 %"
+    expect(page).to have_no_css(".quote-card .price", exact_text: price)
+    expect(page).to have_no_css(".proposed-rush")
+  end
 end
