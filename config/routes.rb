@@ -77,7 +77,7 @@ Rails.application.routes.draw do
     end
     resource :machine_comparison, only: :create
     resources :units, only: %i[show update], controller: "memory_units"
-    resources :projects, only: %i[show create update destroy] do
+    resources :projects, only: %i[index show create update destroy] do
       resource :beginning, only: :create
       resource :readiness, only: :show, controller: "readiness"
       resource :rules, only: %i[show update destroy]

@@ -41,6 +41,7 @@ class Project < ApplicationRecord
     [*never_used, *never_translated].each { |item| Glossema::Terms::Listed.check(item) }
   end
   scope :begun, -> { where.not(begun_at: nil) }
+  scope :unfinished, -> { where(finished_at: nil) }
   scope :put_away, -> { where.not(put_away_at: nil) }
 
   def begun? = begun_at.present?
@@ -50,6 +51,15 @@ class Project < ApplicationRecord
 
   # Words by state: {"untouched" => 120, …}.
   def words_by_state = segments.group(:state).sum(:words)
+
+  # It leaves Today and stays as it is; or it comes back there.
+  def finish
+    raise Glossema::Refused.new("not-begun") unless begun?
+
+    update!(finished_at: Time.current) unless finished_at
+  end
+
+  def reopen = update!(finished_at: nil)
 
   # Out of sight; for thirty days it can be brought back.
   def put_away

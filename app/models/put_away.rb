@@ -16,7 +16,7 @@ class PutAway < ApplicationRecord
   # Everything of hers that can be brought back, newest first: [{kind:, id:, name:, place:, at:}].
   def self.list(user)
     own = waiting.where(user: user).map { |one|
-      one.slice(:kind, :id, :name, :place).merge(at: one.created_at)
+      one.slice(:kind, :id, :name, :place).merge(at: one.created_at, record: one.record_id)
     }
     (own + memories(user) + termbases(user) + units(user)).map(&:symbolize_keys).sort_by { |row|
       row[:at]

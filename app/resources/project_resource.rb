@@ -15,6 +15,7 @@ class ProjectResource < ApplicationResource
     :target_lang,
     :due_at,
     :begun_at,
+    :finished_at,
     :last_segment_id,
     :proposed,
     :kind,

@@ -13,6 +13,7 @@ import { Activity } from '../operations/Activity'
 import { Extras } from './Extras'
 import { Files } from './Files'
 import { Keeping } from './Keeping'
+import { ThisProject } from '../projects/ThisProject'
 import { changeProject, useBrief } from './queries'
 import { References } from './References'
 import { UseTemplate } from './UseTemplate'
@@ -115,6 +116,7 @@ export function Brief() {
             <Begin project={project} ready={canBegin} settled={settled} />
           )}
           <Keeping project={project} attempt={attempt} />
+          <ThisProject project={project} />
         </section>
       </div>
     </Frame>

@@ -9,6 +9,7 @@ import { Words } from '../check/words/Words'
 import { Align } from '../align/Align'
 import { AlignmentView } from '../align/AlignmentView'
 import { Today } from '../today/Today'
+import { Projects } from '../projects/Projects'
 import { Clients } from '../clients/Clients'
 import { Client } from '../clients/Client'
 import { QuickCount } from '../count/QuickCount'
@@ -42,6 +43,7 @@ const Guide = lazy(() => import('../guide/Guide'))
 export const Views = () => (
   <Routes>
     <Route path="/" element={<Today />} />
+    <Route path="/projects" element={<Projects />} />
     <Route path="/clients" element={<Clients />} />
     <Route path="/clients/:id" element={<Client />} />
     <Route path="/count" element={<QuickCount />} />

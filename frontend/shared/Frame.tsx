@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, NavLink } from 'react-router'
 import { Tray } from '../operations/Tray'
+import { useProjectCommands } from '../projects/ThisProject'
 import { ItsServer } from '../servers/ItsServer'
 import { Tour } from '../tour/Tour'
 import { KEYS, matches } from './keys'
@@ -25,6 +26,7 @@ export function Frame({ project, words, children }: Props) {
   const [palette, setPalette] = useState(false)
   const [sheet, setSheet] = useState(false)
   useReminder()
+  useProjectCommands(project)
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const wanted = matches(event, KEYS.palette)
@@ -73,6 +75,9 @@ function Places() {
       <nav aria-label="Glossema">
         <NavLink className={linkClass} to="/" end>
           {t('app.today')}
+        </NavLink>
+        <NavLink className={linkClass} to="/projects" end>
+          {t('projects.title')}
         </NavLink>
         <NavLink className={linkClass} to="/clients">
           {t('clients.title')}

@@ -3,6 +3,8 @@ export const keys = {
   guide: ['guide'] as const,
   me: ['me'] as const,
   today: ['today'] as const,
+  projectLists: ['projects'] as const,
+  projectList: (asked: string) => ['projects', asked] as const,
   formats: ['formats'] as const,
   clients: ['clients'] as const,
   client: (id: number) => ['client', id] as const,

@@ -291,6 +291,34 @@ export interface AgendaRow {
   // What accepted quotes say it is worth.
   worth: Money[]
 }
+export type ProjectState = 'progress' | 'delivered' | 'finished' | 'new' | 'template' | 'trash'
+export interface ListedProject {
+  id: number
+  name: string
+  reference: string | null
+  client: string | null
+  subject: string | null
+  source_lang: string | null
+  target_lang: string | null
+  due_at: string | null
+  finished_at: string | null
+  delivered_at: string | null
+  words: Record<State, number>
+  // None before the work has begun.
+  step: 'translate' | 'deliver' | 'delivered' | null
+  worth: Money[]
+  // Its number in the trash.
+  put_away: number | null
+  put_away_at: string | null
+}
+export interface ProjectList {
+  state: ProjectState
+  projects: ListedProject[]
+  counts: Record<ProjectState, number>
+  all: number
+  total: { projects: number; words: number; worth: Money[] }
+  choices: { clients: { id: number; name: string }[]; pairs: string[]; years: number[] }
+}
 export interface ToReview {
   id: number
   from: string

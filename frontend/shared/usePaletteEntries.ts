@@ -42,6 +42,7 @@ function useNamed(project: Project | undefined, onSheet: () => void): Entry[] {
       ...commands.named(),
       { name: t('commands.sheet'), keys: KEYS.sheet, run: onSheet },
       { name: t('app.today'), run: () => void go('/') },
+      { name: t('projects.title'), run: () => void go('/projects') },
       { name: t('clients.title'), run: () => void go('/clients') },
       { name: t('app.memories'), run: () => void go('/memories') },
       { name: t('app.termbases'), run: () => void go('/termbases') },

@@ -1,27 +1,12 @@
 // A project in the agenda: when it is due, how far it is, what is left of it, its next step.
-import type { TFunction } from 'i18next'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
-import { daysUntil, now, number, pace, shortDate, time, weekday } from '../shared/i18n'
+import { dayText, timeText } from '../shared/dueText'
+import { daysUntil, now, number, pace } from '../shared/i18n'
 import { money } from '../count/figures'
+import { ProjectMenu } from '../projects/ProjectMenu'
 import { StateBar } from '../shared/parts/StateBar'
 import type { AgendaRow } from '../shared/types'
-
-const WEEK = 7
-
-function dayOf(due: string | null, t: TFunction) {
-  if (!due) return t('today.noDue')
-  const days = daysUntil(due)
-  if (days === 0) return t('app.today')
-  if (days === 1) return t('today.tomorrow')
-  return days > 0 && days < WEEK ? weekday(due) : shortDate(due)
-}
-
-// The time; with the date where the day is told by its name alone.
-function timeOf(due: string) {
-  const days = daysUntil(due)
-  return days > 1 && days < WEEK ? `${shortDate(due)}, ${time(due)}` : time(due)
-}
 
 const sameDay = (one?: string | null, other?: string | null) =>
   !!one && !!other && daysUntil(one) === daysUntil(other)
@@ -53,12 +38,15 @@ export function AgendaLine({ row, before }: { row: AgendaRow; before?: AgendaRow
         </p>
       </div>
       <div>
-        <Link
-          className="link"
-          to={`/projects/${row.id}/${row.step === 'translate' ? 'translate' : 'deliver'}`}
-        >
-          {t(`today.step.${row.step}`)}
-        </Link>
+        <p className="step">
+          <Link
+            className="link"
+            to={`/projects/${row.id}/${row.step === 'translate' ? 'translate' : 'deliver'}`}
+          >
+            {t(`today.step.${row.step}`)}
+          </Link>
+          <ProjectMenu project={row} />
+        </p>
         {row.worth.map(({ amount, currency }) => (
           <p className="small tab" key={currency}>
             {t('today.worth', { amount: money(amount, currency) })}
@@ -79,9 +67,9 @@ function When({ row }: { row: AgendaRow }) {
   const urgent = late || (due !== null && daysUntil(due) === 0 && left > 0)
   return (
     <>
-      <div className={`day ${urgent ? 'alarm' : ''}`}>{dayOf(due, t)}</div>
+      <div className={`day ${urgent ? 'alarm' : ''}`}>{dayText(due, t)}</div>
       <div className={`small ${late ? 'alarm' : 'quiet'}`}>
-        {late ? t('today.overdue') : due && timeOf(due)}
+        {late ? t('today.overdue') : due && timeText(due)}
       </div>
     </>
   )

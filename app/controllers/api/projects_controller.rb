@@ -7,6 +7,15 @@ module Api
     ].freeze
     LISTS = { never_used: [], never_translated: [] }.freeze
 
+    # params: see User::ProjectList; as: "xlsx".
+    def index
+      list = User::ProjectList.new(current_user,
+        params.permit(:text, :state, :client_id, :pair, :year, :order))
+      return send_table(list) if params[:as] == "xlsx"
+
+      render json: list.to_h
+    end
+
     def show
       project.count_if_due
       answer(ProjectResource.new(project))
@@ -19,13 +28,14 @@ module Api
       answer(ProjectResource.new(made), status: :created)
     end
 
-    # params: FIELDS; memories: rows of MEMORY_FIELDS in order; termbases: rows of
+    # params: FIELDS; finished; memories: rows of MEMORY_FIELDS in order; termbases: rows of
     # Project::Terms::FIELDS in order; opened: it is being looked at.
     def update
       fields = params.permit(*FIELDS, **LISTS)
       current_user.clients.find(fields[:client_id]) if fields[:client_id].present?
       project.transaction do
         project.change(fields, opened: params[:opened].present?)
+        turn_finished if params.key?(:finished)
         project.attach(memories) if params.key?(:memories)
         project.attach_termbases(termbases) if params.key?(:termbases)
       end
@@ -38,6 +48,13 @@ module Api
     end
 
     private
+
+    def turn_finished = params[:finished] ? project.finish : project.reopen
+
+    def send_table(list)
+      table = User::ProjectTable.new(list)
+      send_data table.bytes, filename: table.name, type: "application/octet-stream"
+    end
 
     def known_already
       current_user.clients.find(params[:client_id]) if params[:client_id].present?

@@ -47,16 +47,14 @@ class User::Agenda
       @user
         .projects
         .begun
+        .unfinished
         .includes(:client, :documents, :deliveries, :quotes)
         .sort_by { |project| [project.due_at ? 0 : 1, project.due_at || project.begun_at] }
 
-  def words
-    @words ||= Segment.to_translate.where(project_id: projects.map(&:id))
-      .group("segments.project_id", "segments.state").sum("segments.words")
-  end
+  def figures = @figures ||= Project::Figures.new(projects)
 
   def row(project)
-    by_state = Segment::STATES.to_h { |state| [state, words.fetch([project.id, state], 0)] }
+    by_state = figures.words(project)
     left = by_state.values_at(*Segment::UNFINISHED).sum
     {
       id: project.id,
@@ -71,20 +69,8 @@ class User::Agenda
       hours: (left / @user.words_per_hour.to_f).round(2),
       known: known(project),
       worth: project.worth,
-      step: step(project, left)
+      step: figures.step(project)
     }
-  end
-
-  # What is next: "translate", "deliver", or "delivered" when nothing changed since.
-  def step(project, left)
-    delivery = project.deliveries.last
-    return "translate" if left.positive?
-
-    if delivery && project.segments.maximum(:updated_at).to_f <= delivery.created_at.to_f
-      "delivered"
-    else
-      "deliver"
-    end
   end
 
   # The share of words that the memories give at 75 or more, in percent; nil before it was counted.
@@ -138,7 +124,7 @@ class User::Agenda
   end
 
   def unfinished?(project)
-    Segment::UNFINISHED.any? { |state| words.fetch([project.id, state], 0).positive? }
+    figures.words(project).values_at(*Segment::UNFINISHED).any?(&:positive?)
   end
 
   # The segment to go on with: the one that was open last, or the next unfinished one after it.
