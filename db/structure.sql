@@ -58,7 +58,7 @@ FOREIGN KEY ("document_id")
 );
 CREATE INDEX "index_kept_translations_on_document_id_and_unit" ON "kept_translations" ("document_id", "unit");
 CREATE INDEX "index_kept_translations_on_document_id" ON "kept_translations" ("document_id");
-CREATE TABLE IF NOT EXISTS "memories" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "deleted_at" datetime(6), "used_at" datetime(6), CONSTRAINT "fk_rails_80ff95ac61"
+CREATE TABLE IF NOT EXISTS "memories" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "deleted_at" datetime(6), "used_at" datetime(6), "origin" varchar, CONSTRAINT "fk_rails_80ff95ac61"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
@@ -159,7 +159,7 @@ CREATE INDEX "index_quotes_on_report_id" ON "quotes" ("report_id");
 CREATE INDEX "index_quotes_on_project_id" ON "quotes" ("project_id");
 CREATE INDEX "index_quotes_on_client_id" ON "quotes" ("client_id");
 CREATE UNIQUE INDEX "index_quotes_on_user_id_and_number" ON "quotes" ("user_id", "number");
-CREATE TABLE IF NOT EXISTS "termbases" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "head" json DEFAULT '{}' NOT NULL, "revision" integer DEFAULT 0 NOT NULL, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_83996442e6"
+CREATE TABLE IF NOT EXISTS "termbases" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "head" json DEFAULT '{}' NOT NULL, "revision" integer DEFAULT 0 NOT NULL, "deleted_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "origin" varchar, CONSTRAINT "fk_rails_83996442e6"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 , CONSTRAINT "fk_rails_0473122475"
@@ -425,7 +425,10 @@ CREATE INDEX "index_term_candidates_on_termbase_id" ON "term_candidates" ("termb
 CREATE INDEX "index_term_candidates_on_accepted_id" ON "term_candidates" ("accepted_id");
 CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" ON "term_candidates" ("termbase_id", "lang", "folded");
 CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
+CREATE INDEX "index_memories_on_user_id_and_origin" ON "memories" ("user_id", "origin");
+CREATE INDEX "index_termbases_on_user_id_and_origin" ON "termbases" ("user_id", "origin");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201230000'),
 ('20261201220000'),
 ('20261201210000'),
 ('20261201200000'),

@@ -1,5 +1,6 @@
 # A translation memory: units of one language pair.
 class Memory < ApplicationRecord
+  include Travelling
   include Learning
   include Indexing
   include Bulk

@@ -23,11 +23,12 @@ class RemoteSource < ApplicationRecord
       found = described.items.find { |one| [one.kind, one.id] == [kind, ref] }
       raise Glossema::Refused.new("remote-refused.gone", host: speaker.host) unless found
 
+      name = name.presence || by.free_name(kind, found.name)
       transaction do
         item = if kind == "memory"
-          memory(by, name.presence || found.name, pair || found.languages, found)
+          memory(by, name, pair || found.languages, found)
         else
-          by.termbases.create!(name: name.presence || found.name)
+          by.termbases.create!(name: name)
         end
         create!(item: item, user: by, address: speaker.address, key: key, ref: ref).tap do |source|
           source.know(described, found)

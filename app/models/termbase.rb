@@ -1,5 +1,6 @@
 # A termbase: concept entries in any number of languages.
 class Termbase < ApplicationRecord
+  include Travelling
   include Changing
   include Searching
   include Adding

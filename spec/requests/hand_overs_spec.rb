@@ -178,6 +178,27 @@ RSpec.describe "Hand-overs" do
     expect(bring(package)["look"]).to include("memories" => [], "termbases" => [])
   end
 
+  it "bring more to the memories and termbases that an earlier one brought" do
+    first = hand_over
+    Memory::Writer.new(memory).add(source: "Oil it.", target: "Oliarla.")
+    user.termbases.first.add_pair({ "en-GB" => "oil", "it-IT" => "olio" }, by: user)
+    hand_over
+    get "/api/review_rounds/#{project.review_rounds.reload.last.id}", params: { as: "file" }
+    second = response.body
+    sign_in(colleague)
+    [first, second].each { |package| bring(package, take: true) }
+    perform_enqueued_jobs(only: OperationJob)
+    made = colleague.projects.order(:id).to_a
+    expect(made.size).to eq(2)
+    shared = made.map { |one| one.memories.find_by!(origin: memory.reload.origin) }
+    expect(shared.uniq.size).to eq(1)
+    expect(shared.first.units.pluck(:source)).to contain_exactly("Check the chain.", "Oil it.")
+    terms = made.map { |one| one.attached_termbases.first.termbase }
+    expect(terms.uniq.size).to eq(1)
+    expect(terms.first.reload.size).to eq(2)
+    expect(colleague.memories.present.where(origin: memory.origin).count).to eq(1)
+  end
+
   it "are refused where they are none, the wrong way round, altered, or open already" do
     package = hand_over
     expect(bring(manual_docx, name: "a.docx")["error"]["code"]).to eq("package-none")

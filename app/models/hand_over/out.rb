@@ -54,8 +54,7 @@ class HandOver::Out
       :memory).each_with_index.map do |attached, index|
       memory, path = attached.memory, "memories/#{index + 1}.tmx"
       parts[path] = tmx(memory)
-      { "name" => memory.name, "path" => path, "source_lang" => memory.source_lang,
-        "target_lang" => memory.target_lang }
+      { **memory.slice("name", "source_lang", "target_lang"), "origin" => memory.origin_id, "path" => path }
     end
   end
 
@@ -99,7 +98,8 @@ class HandOver::Out
       path = "terms/#{index + 1}.tbx"
       only = entries_in(attached.termbase) if matching?
       parts[path] = Termbase::Export.new(attached.termbase, only: only).bytes("tbx")
-      { "name" => attached.termbase.name, "path" => path, "checks" => attached.checks }
+      { "name" => attached.termbase.name, "origin" => attached.termbase.origin_id, "path" => path,
+        "checks" => attached.checks }
     end
   end
 

@@ -39,16 +39,27 @@ class HandOver::Received
     fill
   end
 
-  # All of it is there.
+  # All of it is there. A memory or termbase that an earlier package brought gets what this one brings.
   def reveal
     [*@memories, *@termbases].each do |record|
-      Staging.reveal(record, name: @user.free_name(record.class.name.downcase, record.name))
+      name = @user.free_name(record.class.name.downcase, record.name)
+      Staging.reveal(record, at: known(record) && Time.current, name: name)
     end
     Staging.reveal(@project)
+    @project.attachments.includes(:memory).find_each { |row| join(row, :memory) }
+    @project.attached_termbases.includes(:termbase).find_each { |row| join(row, :termbase) }
     @project.reload.begin!
   end
 
-  def follow_up = nil
+  # Units and entries go where they belong once all of it is seen.
+  def follow_up
+    @memories.select { |memory| known(memory) }.each do |memory|
+      Operations::MemoryMerge.start(known(memory), by: @user, input: { "from" => memory.id })
+    end
+    @termbases.zip(about["termbases"]).each do |termbase, given|
+      known(termbase) && take_in(known(termbase), given)
+    end
+  end
 
   private
 
@@ -113,12 +124,33 @@ class HandOver::Received
     end
   end
 
+  # What an earlier package of the same origin brought, in the same languages; or nil.
+  def known(record)
+    @known ||= {}
+    @known.fetch(record.id) do
+      earlier = record.class.present.where(user: @user).where.not(id: record.id)
+      earlier = earlier.where(record.slice("source_lang", "target_lang")) if record.is_a?(Memory)
+      @known[record.id] = record.origin.presence && earlier.find_by(origin: record.origin)
+    end
+  end
+
+  def join(row, kind)
+    earlier = known(row.public_send(kind)) or return
+    row.update!(kind => earlier)
+  end
+
+  def take_in(termbase, given)
+    name = File.basename(given["path"])
+    Operations::TermImport.start(termbase, by: @user, summary: name, input: { "file" => name, "way" => "id" },
+      files: [{ io: StringIO.new(@package.part(given["path"])), filename: name }])
+  end
+
   def named(given) = "#{given["name"]} (#{about["from"]})"
 
   def memory(given)
     memory = @operation.making do
-      @user.memories.create!(name: named(given), **Staging.hidden(Memory),
-        **given.slice("source_lang", "target_lang"))
+      @user.memories.create!(name: @user.free_name("memory", named(given)), **Staging.hidden(Memory),
+        **given.slice("source_lang", "target_lang", "origin"))
     end
     import(Operations::UnitImport, memory, given, "different" => "both")
     memory
@@ -126,7 +158,8 @@ class HandOver::Received
 
   def termbase(given)
     termbase = @operation.making do
-      @user.termbases.create!(name: named(given), **Staging.hidden(Termbase))
+      @user.termbases.create!(name: @user.free_name("termbase", named(given)), origin: given["origin"],
+        **Staging.hidden(Termbase))
     end
     import(Operations::TermImport, termbase, given, "way" => "id")
     termbase
