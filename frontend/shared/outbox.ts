@@ -21,6 +21,8 @@ export interface Entry {
   confirm?: boolean
   marked?: boolean
   undone?: boolean
+  // It is back as it was before it was confirmed.
+  withdrawn?: boolean
   // The version of the segment that was written on; unset where any will do.
   base?: number
   // What was sent without an answer so far: it may stand on the server all the same.
@@ -87,6 +89,7 @@ export class Outbox {
     entry.confirm = draft.confirm ?? (before?.target === draft.target ? before.confirm : undefined)
     entry.marked = draft.marked ?? before?.marked
     entry.undone = draft.undone
+    entry.withdrawn = draft.confirm ? undefined : (draft.withdrawn ?? before?.withdrawn)
     entry.base = before ? before.base : draft.base
     if (entry.trouble?.kind === 'refused') entry.trouble = undefined
     this.keep(entry)
@@ -259,12 +262,13 @@ async function livingTabs(): Promise<Set<string>> {
 }
 const holdTab = () => navigator.locks?.request(lockOf(TAB), () => new Promise(() => undefined))
 
-const body = ({ target, origin, base, confirm, undone, marked }: Entry) => ({
+const body = ({ target, origin, base, confirm, undone, withdrawn, marked }: Entry) => ({
   target,
   origin,
   base,
   ...(confirm ? { confirm } : {}),
   ...(undone ? { undone } : {}),
+  ...(withdrawn ? { withdrawn } : {}),
   ...(marked === undefined ? {} : { marked }),
 })
 

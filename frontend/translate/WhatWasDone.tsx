@@ -5,7 +5,7 @@ import { Activity } from '../operations/Activity'
 import { plain } from '../shared/content'
 import type { Segment } from '../shared/types'
 import { useAct } from '../shared/useAct'
-import type { Doing } from './doings'
+import type { Doing, Written } from './doings'
 import type { Store } from './store'
 
 interface Props {
@@ -42,9 +42,9 @@ export function WhatWasDone({ store, onTakeBack, onClose }: Props) {
 }
 
 // Only what still stands as it was left can be taken back by itself.
-const isThere = ({ after }: Doing, segment?: Segment) => segment?.target === after.target
+const isThere = ({ after }: Written, segment?: Segment) => segment?.target === after.target
 
-function Told({ doing: { before, after }, segment }: { doing: Doing; segment?: Segment }) {
+function Told({ doing: { before, after }, segment }: { doing: Written; segment?: Segment }) {
   const { t } = useTranslation()
   const what = after.state === 'translated' && before.target === after.target ? 'confirmed' : 'written'
   const text = (value: string) => plain(value, segment?.codes)

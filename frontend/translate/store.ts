@@ -18,7 +18,6 @@ interface Hooks {
 
 export class Store {
   readonly byId = new Map<number, Segment>()
-  readonly doings = new Doings()
   private listeners = new Set<() => void>()
   private revision = 0
   private sums: { words: number; total: number; segments: number }
@@ -26,6 +25,8 @@ export class Store {
   inked = 0
   // The text that each segment was confirmed with, as far as this page knows.
   private confirmed = new Map<number, { target: string; state: State }>()
+  // Confirmations that are undone and not answered yet.
+  private withdrawn = new Set<number>()
   private stop: () => void
 
   constructor(
@@ -33,11 +34,13 @@ export class Store {
     readonly segments: Segment[],
     readonly outbox: Outbox,
     private readonly hooks: Hooks,
+    readonly doings = new Doings(),
   ) {
     segments.forEach((segment) => {
       this.byId.set(segment.id, segment)
       this.noteConfirmed(segment)
     })
+    doings.settle(new Map(segments.map(({ id, position }) => [id, position])))
     this.sums = this.countAll()
     this.stop = outbox.listen(project, {
       done: (answer, newer) => this.answered(answer, newer),
@@ -66,7 +69,7 @@ export class Store {
     this.take(repeats)
     if (repeats.length) this.doings.filled(segment.id, repeats.length)
     if (repeats.length || others) this.hooks.repeated(segment.id, repeats.length, others)
-    if (!isUnfinished(segment)) this.hooks.learned()
+    if (!isUnfinished(segment) || this.withdrawn.delete(segment.id)) this.hooks.learned()
     this.changed()
   }
 
@@ -88,13 +91,18 @@ export class Store {
   }
   snapshot = () => this.revision
 
-  draft(id: number, target: string, origin: Origin) {
+  // withdrawn: a confirmation is undone.
+  draft(id: number, target: string, origin: Origin, withdrawn?: boolean) {
     const segment = this.byId.get(id)
-    if (!segment || (segment.target === target && segment.state !== 'untouched')) return
+    if (!segment || (!withdrawn && segment.target === target && segment.state !== 'untouched')) return
+    if (withdrawn) {
+      this.confirmed.delete(id)
+      this.withdrawn.add(id)
+    }
     // Typing taken back to what was confirmed is confirmed again.
     const before = this.confirmed.get(id)
     const undone = before?.target === target || undefined
-    this.send(segment, { target, origin, undone })
+    this.send(segment, { target, origin, undone, withdrawn })
     const typed: State = target ? 'draft' : 'untouched'
     this.put(id, { target, origin, state: undone ? before!.state : typed })
     this.doings.note(segment, this.byId.get(id)!)

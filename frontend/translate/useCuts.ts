@@ -11,6 +11,8 @@ import type { Store } from './store'
 
 interface Answer {
   open: number | null
+  // By which it is undone.
+  operation: number
   // What stood before a border that was joined away: an abbreviation, perhaps.
   after?: string
 }
@@ -35,12 +37,14 @@ export function useCuts(
         // What is typed is there before.
         await store.outbox.emptied()
         const answer = await work()
+        const segment = store.byId.get(open ?? 0)
+        if (segment) store.doings.noteRecut(segment, answer.operation)
         await refreshText(cache, project)
         if (answer.open) void go(`#${answer.open}`, { replace: true })
         return answer
       })
     },
-    [act, cache, go, project, store],
+    [act, cache, go, open, project, store],
   )
   const split = useCallback(
     (at: number) => {

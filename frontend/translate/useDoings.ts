@@ -1,11 +1,17 @@
-// Taking back and doing again what was done in the text, also in segments she has left.
+// Undoing and redoing what was done in the text, also in segments the user has left.
+import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo, type RefObject } from 'react'
 import { useTranslation } from 'react-i18next'
+import { useNavigate } from 'react-router'
+import { finished } from '../operations/follow'
+import { undoOperation } from '../operations/queries'
 import { api } from '../shared/api'
+import { keys } from '../shared/queryKeys'
 import type { Segment } from '../shared/types'
 import type { Act } from '../shared/useAct'
 import type { CardHandle } from './card/cardHandle'
-import type { Doing, Standing } from './doings'
+import { isWritten, type Doing, type Recut, type Standing, type Written } from './doings'
+import { refreshText, type Listing } from './queries'
 import { isUnfinished, type Store } from './store'
 
 interface Parts {
@@ -23,23 +29,41 @@ export function useDoings({ card, store, open, goTo, act, say }: Parts) {
     (id: number, { target, origin, state }: Standing) => {
       store.doings.quietly(() => {
         if (id === open) card.current?.write(target, origin)
-        const before = store.byId.get(id)
-        if (before && !isUnfinished({ ...before, state })) store.confirm(id, target, origin)
-        else store.draft(id, target, origin)
+        const now = store.byId.get(id)
+        if (now && !isUnfinished({ ...now, state })) store.confirm(id, target, origin)
+        else store.draft(id, target, origin, now && !isUnfinished(now))
       })
     },
     [card, open, store],
   )
+  const cache = useQueryClient()
+  const go = useNavigate()
+  const joinBack = useCallback(
+    ({ operation, number, document }: Recut) =>
+      void act(async () => {
+        await store.outbox.emptied()
+        await finished(await undoOperation(operation))
+        await refreshText(cache, store.project)
+        const text = cache.getQueryData<Listing>(keys.segments(store.project))
+        const there = text?.segments.find((one) => one.document_id === document && one.position === number)
+        if (there) void go(`#${there.id}`, { replace: true })
+        say(t('doings.takenBack', { number }))
+      }),
+    [act, cache, go, say, store, t],
+  )
   // To one of them, where none is open.
   const comeTo = useCallback(
-    (doings: Doing[]) => {
+    (doings: Written[]) => {
       if (!doings.some(({ id }) => id === open)) goTo(doings[0].id)
     },
     [goTo, open],
   )
   const takeBack = useCallback(
     (wanted?: Doing) => {
-      const doings = store.doings.takeBack(wanted)
+      const all = store.doings.takeBack(wanted)
+      const recut = all.find((doing): doing is Recut => !isWritten(doing))
+      if (recut) return joinBack(recut)
+      const doings = all.filter(isWritten)
       if (!doings.length) return say(t('doings.nothing'))
       doings.forEach(({ id, before }) => put(id, before))
       comeTo(doings)
@@ -57,7 +81,7 @@ export function useDoings({ card, store, open, goTo, act, say }: Parts) {
           store.take(segments)
         })
     },
-    [act, comeTo, put, say, store, t],
+    [act, comeTo, joinBack, put, say, store, t],
   )
   const doAgain = useCallback(() => {
     const doings = store.doings.doAgain()

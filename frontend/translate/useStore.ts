@@ -11,6 +11,7 @@ import { keys } from '../shared/queryKeys'
 import { useSettings } from '../shared/settings'
 import type { Segment } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
+import { Doings } from './doings'
 import { Store } from './store'
 
 export function useStore(project: number, segments: Segment[]): Store | null {
@@ -19,10 +20,14 @@ export function useStore(project: number, segments: Segment[]): Store | null {
   const repeated = useRepeats()
   const say = useSayings()
   const [store, setStore] = useState<Store | null>(null)
+  // They outlive the store, which is made anew when the text is cut anew.
+  const [kept] = useState(() => new Map<number, Doings>())
   useEffect(() => {
     const outbox = outboxOf(user.id)
     let made: Store | null = null
     let gone = false
+    const doings = kept.get(project) ?? new Doings()
+    kept.set(project, doings)
     void outbox.ready.then(() => {
       if (gone) return
       made = new Store(
@@ -36,6 +41,7 @@ export function useStore(project: number, segments: Segment[]): Store | null {
           // What was fetched ahead was found before the memories learned this.
           learned: () => void cache.invalidateQueries({ queryKey: keys.allProposals }),
         },
+        doings,
       )
       setStore(made)
     })
@@ -43,7 +49,7 @@ export function useStore(project: number, segments: Segment[]): Store | null {
       gone = true
       made?.dispose()
     }
-  }, [cache, project, repeated, say, segments, user.id])
+  }, [cache, kept, project, repeated, say, segments, user.id])
   useProjectNews(project, (news) => {
     if (news.event !== 'segments' || !news.segments) return
     store?.take(news.segments, news.tab === TAB ? 'page' : 'others')

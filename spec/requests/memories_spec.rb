@@ -357,6 +357,27 @@ RSpec.describe "Memories" do
     expect(hits.call("Straße", "alike")).to eq(["Die Straße ist lang."])
   end
 
+  it "unlearn what a confirmation taught that is taken back, and keep what others taught" do
+    project = make_project(user)
+    own = project.memories.first
+    first, second = project.segments.where(source: "Check the straps again.").to_a
+    take_back = ->(segment) {
+      patch "/api/segments/#{segment.id}", params: { target: "", withdrawn: true }, as: :json
+    }
+    learned = -> { own.units.where(source: "Check the straps again.").pluck(:target) }
+    first.confirm("Ricontrollare.", origin: { "kind" => "typed" }, by: user)
+    second.reload.confirm("Ricontrollare.", origin: { "kind" => "typed" }, by: user)
+    take_back.call(first)
+    expect(learned.call).to eq(["Ricontrollare."])
+    take_back.call(second.reload)
+    expect(learned.call).to eq([])
+    first.reload.confirm("Uno.", origin: { "kind" => "typed" }, by: user)
+    first.confirm("Due.", origin: { "kind" => "typed" }, by: user)
+    take_back.call(first.reload)
+    expect(learned.call).to eq(["Uno."])
+    expect(found(own, "Check the straps again.")).to eq(["Uno."])
+  end
+
   it "keep repeats together, ask when one changes, and leave alone what is exempt" do
     project = make_project(user)
     first, second = project.segments.where(source: "Check the straps again.").to_a

@@ -125,6 +125,29 @@ RSpec.describe "Cutting" do
     )
   end
 
+  it "undoes by key what was written, joined and confirmed before, also what the memory learned" do
+    project = make_project(user, "Stay calm. Ring the bell. Go on.\nLast.\n", name: "leaflet.txt")
+    document = project.documents.first
+    memory = project.memories.first
+    sign_in(user, to: "/projects/#{project.id}/translate")
+    editor.click
+    type("Restare calmi.")
+    press(:control, :enter)
+    expect(page).to have_css(".card .source", text: "Ring the bell.")
+    eventually { expect(memory.units.pluck(:target)).to eq(["Restare calmi."]) }
+    press(:alt, "j")
+    expect(page).to have_css(".card .source", text: "Ring the bell. Go on.")
+    press(:alt, "z")
+    eventually { expect(sources(document)).to eq(["Stay calm.", "Ring the bell.", "Go on.", "Last."]) }
+    expect(page).to have_css(".card .source", exact_text: "Ring the bell.")
+    press(:alt, "z")
+    expect(page).to have_css(".card .source", text: "Stay calm.")
+    eventually { expect(memory.units.reload.count).to eq(0) }
+    expect(document.segments.first.reload).to have_attributes(target: "", state: "untouched")
+    press(:alt, :shift, "z")
+    eventually { expect(memory.units.reload.pluck(:target)).to eq(["Restare calmi."]) }
+  end
+
   it "takes a newer version in after showing what it does, and puts the old one back" do
     project = make_project(user, text, name: "leaflet.txt")
     project.documents.first.segments.each do |segment|

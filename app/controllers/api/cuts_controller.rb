@@ -32,8 +32,9 @@ module Api
 
     def listing
       place = segment.position
+      operation = document.changed.id
       document.reload
-      { open: document.segments.find_by(position: place)&.id }
+      { open: document.segments.find_by(position: place)&.id, operation: operation }
     end
   end
 end

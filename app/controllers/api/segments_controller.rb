@@ -13,7 +13,8 @@ module Api
       render json: { segment: SegmentResource.new(segment).to_h }
     end
 
-    # params: target, origin, confirm, marked, exempt; undone, when it is back as it was confirmed; base, the
+    # params: target, origin, confirm, marked, exempt; undone, when it is back as it was confirmed;
+    # withdrawn, when it is back as it was before it was first confirmed; base, the
     # version that was written on: when another is there now, nothing is changed and both are answered.
     def update
       segment = Segment.where(project: current_user.projects).find(params[:id])
@@ -54,7 +55,8 @@ module Api
         params.fetch(:target, segment.target).to_s,
         origin: params.key?(:target) ? origin : segment.origin,
         by: current_user,
-        undone: params[:undone]
+        undone: params[:undone],
+        withdrawn: params[:withdrawn]
       )
       { filled: [], others: 0 }
     end

@@ -8,7 +8,8 @@ module Api
       else
         document.retime(segment, start: seconds(:start), finish: seconds(:finish), by: current_user)
       end
-      render json: { open: document.segments.reload.find_by(position: segment.position)&.id }
+      render json: { open: document.segments.reload.find_by(position: segment.position)&.id,
+                     operation: document.changed.id }
     end
 
     private

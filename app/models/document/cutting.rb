@@ -10,6 +10,9 @@ module Document::Cutting
       .run(prepare: prepare, &swapped)
   end
 
+  # The operation of the last change by hand or of times.
+  attr_reader :changed
+
   # Cuts a segment in two at an offset (code points) of its text; its translation is parted by place.
   def split(segment, at, by:)
     change_by_hand(segment, Operations::SegmentSplit, by: by) do |opened, found|
@@ -76,7 +79,8 @@ module Document::Cutting
       keep_by_hand(unit, change, offset)
     end
     recut(by: by, as_stored: true, prepare: prepare) do
-      kind.record(project, by: by, summary: name, result: { text: was.truncate(80) }, before: before)
+      @changed = kind.record(project, by: by, summary: name, result: { text: was.truncate(80) },
+        before: before)
       part(segment, by) if change == :add
     end
   end

@@ -76,7 +76,7 @@ module Document::Retiming
       opened(as_stored: false)
     end
     recut(by: by, as_stored: true, prepare: prepare) do
-      Operations::CueTimes.record(project, by: by, summary: name, before: before,
+      @changed = Operations::CueTimes.record(project, by: by, summary: name, before: before,
         result: { act: edit["act"], cue: edit["cue"] || edit["from"] })
       yield if block_given?
     end

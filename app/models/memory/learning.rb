@@ -56,6 +56,22 @@ module Memory::Learning
     )
   end
 
+  # A confirmation was taken back: the unit it made goes, or reads as it did before.
+  def unlearn(segment, by:)
+    return if remote
+
+    writer = Memory::Writer.new(self)
+    unit = own_unit(segment)
+    earlier = unit && MemoryUnitVersion.where(unit_id: unit.id).where.not(before: nil).order(:id).last
+    if earlier
+      rewrite(unit, { target: earlier.before["target"], updated_at: Time.current }, writer, by)
+    elsif unit
+      writer.remove([unit.id])
+    end
+    unlearn_sentence(segment, writer)
+    tell_others(segment.project)
+  end
+
   # Takes in a sentence that runs over several cues; one it took in before reads as it does now.
   def learn_sentence(sentence, by:)
     return if remote
@@ -121,6 +137,15 @@ module Memory::Learning
       previous_hash: Glossema::Remote.number(unit.previous), next_hash: Glossema::Remote.number(unit.next),
       **unit.to_h.slice("client", "subject", "project", "file", "key").symbolize_keys
     }
+  end
+
+  # A sentence is learned once all its cues are confirmed.
+  def unlearn_sentence(segment, writer)
+    sentence = Segment::Sentence.of(segment)
+    return if sentence.nil? || sentence.done?
+
+    hash = MemoryUnit.hash_of(sentence.written.first)
+    writer.remove(units.where(source_hash: hash, key: sentence.key, file: segment.document.name).ids)
   end
 
   # The unit a segment made. Where another segment, in any project that teaches this memory, still reads as it

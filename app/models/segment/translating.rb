@@ -6,8 +6,9 @@ module Segment::Translating
 
   # Keeps what was typed. Never refused for being late: what it replaces stays in the history.
   # target: written form; origin: {"kind" => "typed" | "memory" | "machine" | "repeated" | "source", …};
-  # undone: typing was taken back to what was confirmed.
-  def keep_draft(target, origin:, by:, undone: false)
+  # undone: typing was taken back to what was confirmed; withdrawn: a confirmation was taken back, and with it
+  # what the memories learned from it.
+  def keep_draft(target, origin:, by:, undone: false, withdrawn: false)
     target = Glossema::Content.holdable(target)
     check_codes(target)
     transaction do
@@ -22,6 +23,7 @@ module Segment::Translating
       )
       save!
       remember(by)
+      learning.each { |memory| memory.unlearn(self, by: by) } if withdrawn
     end
   end
 

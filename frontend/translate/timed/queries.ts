@@ -73,4 +73,5 @@ export const divide = async (segment: number, text: string) =>
 
 // start, finish: as they are shown; shift: seconds, with rest for all cues after it too.
 export type Times = { start: string } | { finish: string } | { shift: string; rest: boolean }
-export const changeTimes = (segment: number, times: Times) => api.patch(`/segments/${segment}/times`, times)
+export const changeTimes = (segment: number, times: Times) =>
+  api.patch<{ operation: number }>(`/segments/${segment}/times`, times)

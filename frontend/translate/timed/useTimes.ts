@@ -19,7 +19,9 @@ export function useTimes(store: Store, document: number | undefined) {
     (segment: number, times: Times) =>
       void act(async () => {
         await store.outbox.emptied()
-        await changeTimes(segment, times)
+        const { operation } = await changeTimes(segment, times)
+        const cue = store.byId.get(segment)
+        if (cue) store.doings.noteRecut(cue, operation)
         await Promise.all([
           refreshText(cache, store.project),
           cache.invalidateQueries({ queryKey: keys.cues(document ?? 0) }),
