@@ -1,7 +1,7 @@
 // Going about the text: to where work was left, to the next unfinished segment, to one that is named; what
 // comes next is fetched ahead.
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect } from 'react'
+import { useCallback, useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useNavigate } from 'react-router'
 import { api } from '../shared/api'
@@ -36,8 +36,15 @@ export function useGoing({ project, store, shown, opening, hash, say }: Where) {
     [order, store],
   )
 
+  const { from, hidden } = useHere(open, order)
   useEffect(() => {
-    const wanted = Number(hash.slice(1)) || project.last_segment_id
+    const linked = Number(hash.slice(1))
+    // A link leads to a segment that the kept filter hides.
+    if (linked && !order.includes(linked) && store.byId.has(linked)) {
+      hidden.current = linked
+      return showAll()
+    }
+    const wanted = linked || project.last_segment_id
     const index = wanted ? order.indexOf(wanted) : order.findIndex((_, at) => unfinishedAt(at))
     openRow(
       order.findIndex((id, at) => at >= index && !store.byId.get(id)!.locked),
@@ -49,28 +56,34 @@ export function useGoing({ project, store, shown, opening, hash, say }: Where) {
   useEffect(() => {
     void api.patch(`/projects/${project.id}`, { opened: true }).catch(() => undefined)
   }, [project.id])
+  useEffect(() => {
+    const index = hidden.current ? order.indexOf(hidden.current) : -1
+    if (index < 0) return
+    hidden.current = null
+    openRow(index, AFAR)
+  }, [hidden, openRow, order])
   useAhead(order, openAt, unfinishedAt)
 
   const nextUnfinished = useCallback(() => {
     const count = order.length
     for (let step = 1; step <= count; step += 1) {
-      const index = (Math.max(openAt, -1) + step + count) % count
+      const index = (from(openAt) + step + count) % count
       if (unfinishedAt(index)) return openRow(index)
     }
     // What the last segment lost is not talked over.
     const last = open === null ? undefined : store.byId.get(open)
     const codes = last ? missingCodes(last.source, last.target).join(' ') : ''
     say(codes ? t('translate.lostAtEnd', { codes }) : t('translate.allDone'))
-  }, [open, openAt, openRow, order, say, store, t, unfinishedAt])
+  }, [from, open, openAt, openRow, order, say, store, t, unfinishedAt])
 
   const nextMarked = useCallback(() => {
     const count = order.length
     for (let step = 1; step <= count; step += 1) {
-      const index = (Math.max(openAt, -1) + step + count) % count
+      const index = (from(openAt) + step + count) % count
       if (store.byId.get(order[index])!.marked) return openRow(index, AFAR)
     }
     say(t('translate.noneMarked'))
-  }, [openAt, openRow, order, say, store, t])
+  }, [from, openAt, openRow, order, say, store, t])
 
   // To a segment by its number in the database, also when it is not among those shown.
   const goTo = useCallback(
@@ -83,6 +96,20 @@ export function useGoing({ project, store, shown, opening, hash, say }: Where) {
     [go, openRow, order, showAll],
   )
   return { nextUnfinished, nextMarked, goTo }
+}
+
+// Where the user is, also when the segment was closed: the next one is looked for from there.
+function useHere(open: number | null, order: number[]) {
+  const last = useRef<number | null>(null)
+  const hidden = useRef<number | null>(null)
+  useEffect(() => {
+    if (open !== null) last.current = open
+  }, [open])
+  const from = useCallback(
+    (openAt: number) => (openAt >= 0 || last.current === null ? openAt : order.indexOf(last.current)),
+    [order],
+  )
+  return { from, hidden }
 }
 
 // Proposals for what comes next are there before it is opened.

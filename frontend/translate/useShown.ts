@@ -2,11 +2,12 @@
 import { useMemo, useState } from 'react'
 import type { Segment } from '../shared/types'
 import type { Only } from './companion/TermPlaces'
-import { ANYTHING, fitting } from './filter/conditions'
+import { ANYTHING, fitting, isConditions } from './filter/conditions'
 import { useFound } from './filter/useFound'
 import type { Marks } from './marks'
 import type { Noted } from './noted'
 import { isUnfinished, type Store } from './store'
+import { useKept } from './useKept'
 
 export const FILTERS = ['everything', 'unfinished', 'marked'] as const
 export type Filter = (typeof FILTERS)[number]
@@ -19,11 +20,12 @@ const FITS: Record<Filter, (segment: Segment) => boolean> = {
 }
 
 export function useShown(store: Store, revision: number, known: { noted: Noted; marks: Marks }) {
-  const [filter, setFilter] = useState<Filter>('everything')
-  const [file, setFile] = useState(ALL_FILES)
+  const name = `glossema-shown-${store.project}`
+  const [filter, setFilter] = useKept<Filter>(`${name}-filter`, 'everything', (one) => FILTERS.includes(one))
+  const [file, setFile] = useKept(`${name}-file`, ALL_FILES, (one) => isThere(store, one))
   // Certain segments alone, by a name.
   const [only, setOnly] = useState<Only | null>(null)
-  const [conditions, setConditions] = useState(ANYTHING)
+  const [conditions, setConditions] = useKept(`${name}-conditions`, ANYTHING, isConditions)
   const found = useFound(store.project, conditions)
   // Decided when the filter is set, so that a row does not vanish under the hand.
   const order = useMemo(
@@ -58,10 +60,13 @@ export function useShown(store: Store, revision: number, known: { noted: Noted; 
         setConditions(ANYTHING)
       },
     }),
-    [conditions, file, filter, only, order],
+    [conditions, file, filter, only, order, setConditions, setFile, setFilter],
   )
   return { ...choices, choices, segments }
 }
+
+const isThere = (store: Store, file: string) =>
+  store.segments.some((segment) => segment.document_id === Number(file))
 
 // Those of an order as they read now. Where all are shown as they stand it is the store's own list, at every
 // revision: a long text is not gone through at each key.

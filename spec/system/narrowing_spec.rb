@@ -42,6 +42,28 @@ RSpec.describe "Narrowing and replacing" do
     expect(faults).to eq([])
   end
 
+  it "stays when the page is loaded again, gives way to links, and goes on from where the user was" do
+    click_button "Narrow the text"
+    fill_in "With the text", with: "pad"
+    expect(page).to have_css(".row", count: 3)
+    press(:escape)
+    visit "/"
+    visit "/projects/#{project.id}/translate"
+    expect(page).to have_css(".row", count: 3)
+    expect(page).to have_button("Narrow the text: with “pad”")
+    visit "/projects/#{project.id}/translate##{segments[2].id}"
+    expect(page).to have_css(".card .source", text: "Stop.")
+    expect(page).to have_css(".row", count: 4)
+
+    visit "/projects/#{project.id}/translate##{segments[1].id}"
+    expect(page).to have_css(".card .source", text: "Clean the pad.")
+    press(:escape)
+    expect(page).to have_no_css(".card")
+    press(:alt, "n")
+    expect(page).to have_css(".card .source", text: "Check the pad.")
+    expect(all(".row").last).to have_css(".card")
+  end
+
   it "replaces what she takes, and takes it back in one step" do
     press(:control, "k")
     type("find and replace")

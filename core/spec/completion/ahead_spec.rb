@@ -89,6 +89,16 @@ RSpec.describe Glossema::Completion::Ahead do
     expect(matched.offers("Riporre la ").first.text).to start_with("rete")
   end
 
+  it "offers no figures but those of the source" do
+    loads = [["Load 300 kg at most.", "Caricare al massimo 300 kg."], ["Load 80 kg.", "Caricare 80 kg."]]
+    learned = Glossema::Completion::Model.learn(units + loads)
+    matches = [[0.95, "Caricare al massimo 300 kg."]]
+    ["", "Caricare ", "Caricare al massimo ", "Caricare al massimo 500"].each do |prefix|
+      offers = texts(learned, "Load 500 kg at most.", prefix, matches: matches, carried: ["500"])
+      expect(offers.grep(/[38]\d/)).to eq([]), prefix
+    end
+  end
+
   it "answers the same after being kept in a file" do
     kept = Marshal.load(Marshal.dump(model))
     ["", "Con", "Controllare la "].each do |prefix|

@@ -53,6 +53,15 @@ export const ANYTHING: Conditions = {
   order: 'document',
 }
 
+// Does it have all fields that conditions have now, of their kinds?
+export const isConditions = (value: Conditions) =>
+  Object.entries(ANYTHING).every(
+    ([name, first]) =>
+      name in value &&
+      (first === null || typeof first === typeof value[name as keyof Conditions]) &&
+      Array.isArray(first) === Array.isArray(value[name as keyof Conditions]),
+  )
+
 type Fits = (segment: Segment) => boolean
 
 const folded = (text: string) => text.normalize('NFC').toLocaleLowerCase()

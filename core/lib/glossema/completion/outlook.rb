@@ -17,7 +17,7 @@ module Glossema
       # models: array of Model; terms: texts of terms that may come; carried: texts in the target's form;
       # matches: [[likeness from 0 to 1, translation] …] known besides.
       def self.of(models, source, terms: [], carried: [], matches: []) =
-        Gathering.new(models, source, matches).outlook(terms: terms, carried: carried)
+        Gathering.new(models, source, matches, carried).outlook(terms: terms)
     end
 
     # Puts an outlook together from what several models know.
@@ -25,9 +25,13 @@ module Glossema
       # So many frequent tokens are always looked at, and so many units like the source.
       FREQUENT, LIKE = 150, 30
       DIGITS = 4
+      # In place of a token that cannot come.
+      UNKNOWN = -1
+      FIGURES = /\p{Nd}+/
 
-      def initialize(models, source, matches)
-        @models, @source = models, source
+      def initialize(models, source, matches, carried)
+        @models, @source, @carried = models, source, carried
+        @figures = [source, *carried].flat_map { |text| text.scan(FIGURES) }.to_set
         @words = Tokens.source(source)
         @matches = matches.map { |likeness, text| [likeness, Tokens.of(text)] }
         @like = models.map { |model| model.like(known(model)) }
@@ -35,7 +39,7 @@ module Glossema
         collect
       end
 
-      def outlook(terms:, carried:)
+      def outlook(terms:)
         Outlook.new(
           source: @source,
           names: @numbers.keys.drop(2).unshift("", ""),
@@ -44,7 +48,7 @@ module Glossema
           lexical: lexical,
           rarity: @words.map { |word| rarity(word) },
           like: like,
-          things: Things.of(@source, terms: terms, carried: carried) { |text| known?(text) }.map(&:to_a)
+          things: Things.of(@source, terms: terms, carried: @carried) { |text| known?(text) }.map(&:to_a)
         )
       end
 
@@ -67,7 +71,10 @@ module Glossema
 
       def translations(model) = known(model).uniq.flat_map { |word| model.lexicon.translations(word) }
 
-      def number(name) = @numbers[name] ||= @numbers.size
+      # Figures come from the source alone: those of other units are of other things.
+      def number(name)
+        @numbers[name] ||= @numbers.size if name.scan(FIGURES).all? { |figures| @figures.include?(figures) }
+      end
 
       def normal(tokens) = Tokens.normal(tokens) { |token| @numbers.key?(token) }
 
@@ -135,14 +142,14 @@ module Glossema
       def like
         found =
           @models.zip(@like).flat_map do |model, units|
-            units.map { |likeness, ids| [rounded(likeness), ids.map { |id| @numbers[model.name(id)] }] }
+            units.map { |likeness, ids| [rounded(likeness), numbers_of(ids.map { |id| model.name(id) })] }
           end
-        found.concat(@matches.map { |likeness, tokens|
-          [likeness, normal(tokens).map { |token| @numbers[token] }]
-        })
+        found.concat(@matches.map { |likeness, tokens| [likeness, numbers_of(normal(tokens))] })
         found.select { |likeness, _| likeness >= Likeness::LEAST }.sort_by { |likeness, _| -likeness }
           .uniq(&:last).first(LIKE)
       end
+
+      def numbers_of(names) = names.map { |name| @numbers.fetch(name, UNKNOWN) }
 
       def rounded(value) = value.zero? ? 0.0 : value.round(DIGITS - 1 - Math.log10(value.abs).floor)
     end
