@@ -261,7 +261,7 @@ FOREIGN KEY ("segment_id")
 CREATE INDEX "index_review_changes_on_review_round_id" ON "review_changes" ("review_round_id");
 CREATE INDEX "index_review_changes_on_segment_id" ON "review_changes" ("segment_id");
 CREATE UNIQUE INDEX "index_review_changes_on_review_round_id_and_segment_id" ON "review_changes" ("review_round_id", "segment_id");
-CREATE TABLE IF NOT EXISTS "review_rounds" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "number" integer NOT NULL, "reviser" varchar NOT NULL, "token" varchar NOT NULL, "state" varchar DEFAULT 'out' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "base" json DEFAULT '{}' NOT NULL, "back_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "way" varchar DEFAULT 'sheet' NOT NULL, "guest_id" integer, "may" varchar DEFAULT 'change' NOT NULL, CONSTRAINT "fk_rails_a1aceb2133"
+CREATE TABLE IF NOT EXISTS "review_rounds" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer, "number" integer NOT NULL, "reviser" varchar NOT NULL, "token" varchar NOT NULL, "state" varchar DEFAULT 'out' NOT NULL, "options" json DEFAULT '{}' NOT NULL, "base" json DEFAULT '{}' NOT NULL, "back_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "way" varchar DEFAULT 'sheet' NOT NULL, "guest_id" integer, "may" varchar DEFAULT 'change' NOT NULL, "numbers" json DEFAULT '{}' NOT NULL, CONSTRAINT "fk_rails_a1aceb2133"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
  ON DELETE SET NULL, CONSTRAINT "fk_rails_0a5883f287"
@@ -428,6 +428,7 @@ CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("oper
 CREATE INDEX "index_memories_on_user_id_and_origin" ON "memories" ("user_id", "origin");
 CREATE INDEX "index_termbases_on_user_id_and_origin" ON "termbases" ("user_id", "origin");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201235000'),
 ('20261201230000'),
 ('20261201220000'),
 ('20261201210000'),

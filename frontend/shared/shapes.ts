@@ -46,6 +46,8 @@ export interface Strange {
   added: string[]
   doubled: number[]
   gone: number[]
+  // Number in the sheet and text of rows whose segments were split or joined since.
+  moved?: [number | null, string][]
   foreign: number
 }
 export type MatchOrigin = 'context' | 'exact' | 'adapted' | 'fuzzy' | 'machine' | 'none'

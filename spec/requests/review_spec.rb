@@ -55,7 +55,7 @@ RSpec.describe "Review" do
       "sheet" => "#{project.reference} Matteo Ferrante 1.docx")
     expect(bring(edited(%w[replace Controllare Verificare],
       %w[replace Fermarsi. Fermarsi!]))["strange"]).to eq(
-        { "added" => [], "doubled" => [], "gone" => [], "foreign" => 0 }
+        { "added" => [], "doubled" => [], "gone" => [], "moved" => [], "foreign" => 0 }
       )
     expect(changes.map { |one|
       one.values_at("number", "before", "after", "author", "kind", "decision")
@@ -250,5 +250,63 @@ RSpec.describe "Review" do
     expect(project.notes.map { |note| [note.segment_id, note.author, note.text] }).to eq(
       [[segments[2].id, "Matteo Ferrante", "everywhere"]]
     )
+  end
+
+  # The sheet with its parts changed by the block, which is given the name and text of each.
+  def changed(bytes)
+    Zip::OutputStream.write_buffer { |out|
+      Zip::File.open_buffer(StringIO.new(bytes)).each do |entry|
+        out.put_next_entry(entry.name)
+        out.write(yield(entry.name, entry.get_input_stream.read.force_encoding("UTF-8")))
+      end
+    }.string
+  end
+
+  # A text typed into the column for notes beside a translation.
+  def noted(bytes, translation, text)
+    changed(bytes) do |name, xml|
+      next xml unless name == "word/document.xml"
+
+      rows = xml.split("</w:tr>")
+      at = rows.index { |row| row.include?(translation) }
+      run = "<w:r><w:t>#{text}</w:t></w:r>"
+      rows[at] = rows[at].sub(%r{(<w:pStyle w:val="ReviewNote"/>.*?)</w:p>}m) {
+        "#{Regexp.last_match(1)}#{run}</w:p>"
+      }
+      rows.join("</w:tr>")
+    end
+  end
+
+  def texts = project.notes.reload.order(:id).map { |note| [note.segment_id, note.text] }
+
+  it "takes what was written in the column for notes, once in each round" do
+    2.times do
+      send_out
+      bytes = noted(project.review_rounds.reload.last.sheet.download, "Fermarsi.", "Ask the client.")
+      2.times { bring(bytes) }
+      project.notes.update_all(settled_at: Time.current)
+    end
+    expect(texts).to eq([[segments[2].id, "Ask the client."]] * 2)
+  end
+
+  it "takes notes of both versions of XLIFF" do
+    segments[0].update!(note: "A sign")
+    { "xliff" => %w[</notes> <note>Too\ formal?</note></notes>],
+      "xliff12" => %w[</note> </note><note\ from="Matteo">Too\ short?</note>] }.each do |form, (from, to)|
+      send_out(as: form)
+      text = project.review_rounds.reload.last.sheet.download.force_encoding("UTF-8")
+      bring(text.sub(from, to), name: "a.xlf")
+    end
+    expect(texts).to eq([[segments[0].id, "Too formal?"], [segments[0].id, "Too short?"]])
+  end
+
+  it "names edits of segments that were joined since by the sheet's number and text" do
+    send_out
+    number = segments[2].position
+    segments[2].update_columns(key: "gone", document_id: segments[2].document.stage.id)
+    Segment.where(id: segments[2].id).update_all(project_id: make_project(user).id)
+    bring(changed(sheet) { |_, xml| xml.sub("Fermarsi.", "Fermarsi subito.") })
+    expect(round.reload.options["strange"]).to include("moved" => [[number, "Fermarsi subito."]],
+      "foreign" => 0)
   end
 end

@@ -11,7 +11,7 @@ class Operations::ReviewSheet < Operation
     round.valid? || raise(ActiveRecord::RecordInvalid, round)
     round.number = round.next_number
     writer = ReviewRound::Sheet.new(round, input["ids"], self)
-    round.base = writer.base
+    round.base, round.numbers = writer.base, writer.numbers
     blob = stored(writer)
     complete do
       round.number = round.next_number

@@ -36,7 +36,7 @@ class ReviewRound::Reading
   end
 
   def keep_comments
-    returned.each { |row| comments(row, @segments.fetch(row.id)) if row.comments.any? }
+    returned.each { |row| comments(row, @segments.fetch(row.id)) }
   end
 
   private
@@ -47,13 +47,30 @@ class ReviewRound::Reading
   # many}
   def told_strange
     there = @returned.rows.map(&:id)
-    numbers = ->(ids) { @segments.values_at(*ids).compact.map(&:position).sort }
+    numbers = ->(ids) { ids.filter_map { |id| number_of(id) }.sort }
     { "added" => @returned.added.map { |text| text.truncate(80) }, "doubled" => numbers[@returned.doubled],
-      "gone" => numbers[@segments.keys - there], "foreign" => (there - @segments.keys).size }
+      "gone" => numbers[@segments.keys - there], "moved" => moved,
+      "foreign" => (there - @round.base.keys).size }
   end
 
+  # As it stands in the sheet.
+  def number_of(id) = @round.numbers[id] || @segments[id]&.position
+
+  # Rows that were edited of segments that were split or joined since: [[number, text] …].
+  def moved
+    rows = @returned.rows.reject { |row| @segments.key?(row.id) || !@round.base.key?(row.id) }
+    rows.filter_map do |row|
+      text = row.raw.reject(&:last).map(&:first).join
+      sent = Glossema::Content.plain(@round.base.fetch(row.id))
+      [number_of(row.id), text.truncate(80)] unless text == sent
+    end
+  end
+
+  # What was remarked, and what was written beside the notes that went out.
   def comments(row, segment)
-    row.comments.each do |comment|
+    sent = notes_of(segment)
+    written = row.notes.to_a.reject { |note| sent.include?(note.text) }
+    (row.comments + written).each do |comment|
       next if comment.text.empty? || known?(segment, comment)
 
       Note.from_sheet(@round, segment, comment.text, author: author(comment))
@@ -63,7 +80,15 @@ class ReviewRound::Reading
   # The same sheet may come twice.
   def known?(segment, comment)
     text = Glossema::Review::ErrorTypes.read(comment.text)&.text || comment.text
-    @project.notes.there.exists?(segment: segment, author: author(comment), text: text)
+    Note.exists?(review_round: @round, segment: segment, author: author(comment), text: text)
+  end
+
+  # As they stand in the sheet: by themselves, or in one line.
+  def notes_of(segment)
+    @notes ||= @project.notes.where(created_at: ..@round.created_at)
+      .where("settled_at IS NULL OR settled_at > ?", @round.created_at).group_by(&:segment_id)
+    own = [segment.note, *@notes.fetch(segment.id, []).map(&:text)].compact_blank
+    [*own, own.join(" · ")]
   end
 
   def author(made) = made.author.presence || @round.reviser

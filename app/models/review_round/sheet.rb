@@ -15,6 +15,7 @@ class ReviewRound::Sheet
   end
 
   def base = segments.to_h { |segment| [segment.id, segment.target] }
+  def numbers = segments.to_h { |segment| [segment.id, segment.position] }
 
   def bytes
     return HandOver::Out.new(@round, segments, @operation).bytes if form == "hand-over"

@@ -141,6 +141,22 @@ RSpec.describe Glossema::Review::Sheet do
     )
   end
 
+  it "names all who changed a translation, and reads the column for notes" do
+    change = lambda do |author, day, text|
+      "<w:ins w:id=\"9\" w:author=\"#{author}\" w:date=\"2026-11-#{day}T08:00:00Z\"><w:r>" \
+        "<w:t>#{text}</w:t></w:r></w:ins>"
+    end
+    docx = with(bytes, "word/document.xml") do |text|
+      text.sub("Controllare la catena.</w:t></w:r>") do |cell|
+        cell + change.call("Bo Lund", 25, "Sì.") + change.call("Ada Roe", 24, "No.")
+      end.sub("note 0</w:t></w:r>") { |note| note + change.call("Ada Roe", 24, " and more") }
+    end
+    first, second = back(docx).rows.first(2)
+    expect([first.author, first.at]).to eq(["Ada Roe, Bo Lund", "2026-11-25T08:00:00Z"])
+    expect(first.notes.map { |note| [note.text, note.author] }).to eq([["note 0 and more", "Ada Roe"]])
+    expect(second.notes.map(&:text)).to eq(["note 1"])
+  end
+
   it "knows the column of translations by its style, beside one that was added too, or says it cannot" do
     added = with(bytes, "word/document.xml") do |text|
       text.gsub("<w:tr><w:trPr><w:cantSplit/></w:trPr>",

@@ -76,7 +76,8 @@ module Glossema
 
       def back(id, node)
         target = node.at_xpath("target") or return
-        made(id, node.at_xpath("source"), target, author: nil, at: nil, state: node["state"])
+        made(id, node.at_xpath("source"), target, author: nil, at: nil, state: node["state"],
+          notes: node.xpath("note|ancestor::unit/notes/note"))
       end
 
       def pairs
@@ -86,7 +87,8 @@ module Glossema
 
           last = target.parent
           at = (last["changedate"] || unit["changedate"]).to_s
-          made(unit["tuid"], source, target, author: last["changeid"] || unit["changeid"], at: iso(at))
+          made(unit["tuid"], source, target, author: last["changeid"] || unit["changeid"], at: iso(at),
+            notes: unit.xpath("note|tuv/note"))
         end
       end
 
@@ -96,10 +98,12 @@ module Glossema
         match && format("%s-%s-%sT%s:%s:%sZ", *match.captures)
       end
 
-      def made(id, source, target, author:, at:, state: nil)
+      def made(id, source, target, author:, at:, state: nil, notes: [])
         Returned::Back.new(id: id, raw: pieces(target), author: author, at: at, comments: [], trouble: nil,
-          state: state, source: source && source_text(source))
+          notes: notes.map { |note| note_of(note) }, state: state, source: source && source_text(source))
       end
+
+      def note_of(node) = Returned::Comment.new(text: node.text.strip, author: node["from"], at: nil)
 
       def source_text(node) = pieces(node).reject(&:last).map(&:first).join
 

@@ -9,10 +9,12 @@ module Glossema
       W = SheetParts::W
       # A row that came back. id, stamp: see Row; raw: its target as it is now, [[text, is it a code?] …], see
       # CodeMarks; author, at (ISO 8601): of its last change, or those of the file; comments: [Comment …];
-      # trouble: why it cannot be read, or nil; source: its text, where it may have been changed.
-      Back = Struct.new(:id, :stamp, :raw, :author, :at, :comments, :trouble, :source, :state,
+      # notes: what stands in its column for notes, [Comment …], also what went out; trouble: why it cannot be
+      # read, or nil; source: its text, where it may have been changed.
+      Back = Struct.new(:id, :stamp, :raw, :author, :at, :comments, :notes, :trouble, :source, :state,
         keyword_init: true)
       Comment = Struct.new(:text, :author, :at, keyword_init: true)
+      CELLS = "./w:tc|./w:sdt/w:sdtContent/w:tc".freeze
       GONE = "ancestor::w:del or ancestor::w:moveFrom".freeze
 
       # id: of the sheet, or nil where it was dropped; rows: [Back …] in the order in which they stand now,
@@ -52,7 +54,19 @@ module Glossema
 
         cell = target_cell(row)
         Back.new(id: CGI.unescape(token[1]), stamp: token[2], raw: cell ? pieces(cell) : [],
-          comments: comments_of(row), trouble: cell ? nil : "cells", **last_change(cell || row))
+          comments: comments_of(row), notes: notes_of(row, cell), trouble: cell ? nil : "cells",
+          **last_change(cell || row))
+      end
+
+      # Behind the target.
+      def notes_of(row, target)
+        cells = row.xpath(CELLS, w: W).to_a
+        at = target && cells.index(target)
+        cell = at && cells[at + 1] or return []
+        cell.xpath(".//w:p", w: W).filter_map do |line|
+          text = all_text(line).strip
+          Comment.new(text: text, **last_change(line)) unless text.empty?
+        end
       end
 
       def all_text(row) = row.xpath(".//w:t[not(#{GONE})]", w: W).map(&:text).join
@@ -71,7 +85,7 @@ module Glossema
 
       # The cell in the style of targets; where the style was dropped, the one in the place of targets.
       def target_cell(row)
-        cells = row.xpath("./w:tc|./w:sdt/w:sdtContent/w:tc", w: W)
+        cells = row.xpath(CELLS, w: W)
         styled = cells.find do |cell|
           cell.at_xpath(".//w:pPr/w:pStyle[starts-with(@w:val, '#{SheetParts::TARGET}')]", w: W)
         end
@@ -97,13 +111,14 @@ module Glossema
         style&.value.to_s.start_with?(SheetParts::CODE)
       end
 
-      # {author:, at:} of the latest tracked change, or of the file.
+      # {author:, at:} of the tracked changes, or of the file: all who made one, and when the latest was made.
       def last_change(cell)
         changes = cell.xpath(".//*[self::w:ins or self::w:del or self::w:moveTo or self::w:moveFrom]", w: W)
-        latest = changes.reject { |one| stamp_of(one).empty? }.max_by { |one| stamp_of(one) }
-        return { author: of_change(latest, "author"), at: stamp_of(latest) } if latest
+        dated = changes.reject { |one| stamp_of(one).empty? }.sort_by { |one| stamp_of(one) }
+        return { author: @saved.author, at: @saved.at } if dated.empty?
 
-        { author: @saved.author, at: @saved.at }
+        authors = dated.map { |one| of_change(one, "author").to_s }.uniq - [""]
+        { author: authors.join(", "), at: stamp_of(dated.last) }
       end
 
       def of_change(node, name) = node.attribute_with_ns(name, W)&.value
