@@ -28,7 +28,7 @@ class DeliveredFile < ApplicationRecord
       { **placed.proof.to_h, "source_text" => source_text(document, placed) }
     end
 
-    # What of the file is in the source language: {"purpose", "untouched" => {"count", "places" => [{"number",
+    # What of the file is in the source language: {"purpose", "untouched", "drafts" => {"count", "places" => [{"number",
     # "text"} …]}, "otherwise" => texts}.
     def source_text(document, placed)
       proof, never = placed.proof, document.project.never_translated

@@ -40,7 +40,7 @@ RSpec.describe Glossema::Proof do
     proof = described_class.new(opened, opened.write(targets), targets)
     kept = proof.source_kept(states, never_translated: ["Heron 500"])
     expect(kept.transform_values { |list| list.map { |one| one.content.text } }).to eq(
-      purpose: ["Heron 500", "OK then."], untouched: ["Fit the Heron 500.", "Oil it."]
+      purpose: ["Heron 500", "OK then."], untouched: ["Fit the Heron 500.", "Oil it."], drafts: ["Stop now."]
     )
   end
 

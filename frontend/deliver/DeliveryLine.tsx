@@ -113,6 +113,11 @@ function SourceText({ source }: { source: NonNullable<DeliveredFile['proof']['so
   }
   return (
     <>
+      {!!source.drafts?.count && (
+        <span>
+          {t('deliver.drafts', { count: source.drafts.count })} {listed(source.drafts)}
+        </span>
+      )}
       {!!source.untouched.count && (
         <span className="alarm">
           {t('deliver.sourceUntouched', { count: source.untouched.count })} {listed(source.untouched)}

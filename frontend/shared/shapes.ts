@@ -363,6 +363,8 @@ export interface Proof {
     // Confirmed so, figures, and what is never to be translated.
     purpose: KeptSource
     untouched: KeptSource
+    // Translated and not confirmed; older deliveries do not tell of them.
+    drafts?: KeptSource
     // Elsewhere in the file, as an independent reading sees it.
     otherwise: string[]
   }

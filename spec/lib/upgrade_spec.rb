@@ -38,6 +38,49 @@ RSpec.describe "Upgrades" do
     end
   end
 
+  # What a file held when the first version of the readers read it.
+  frozen = Rails.root.join("core/spec/frozen/1/quickstart.txt").to_s
+  STORED = JSON.parse(File.read("#{frozen}.frozen"))["segments"]
+  # From this state on texts are folded.
+  FOLDED = 20261201190000
+  UNIT = ["Die Straße ist co\u00ADoperativ.", "La strada è lunga."].freeze
+
+  # The segments of a real file, and a unit as it was put into the full-text index then.
+  def fill_really(version)
+    connection = ActiveRecord::Base.connection
+    copy = connection.select_one("SELECT * FROM segments LIMIT 1").except("id")
+    connection.execute("DELETE FROM segments")
+    STORED.each_with_index do |(key, source), index|
+      row = copy.merge("key" => key, "source" => source, "position" => index + 1, "state" => "untouched",
+        "target" => "")
+      insert("segments", row)
+    end
+    insert("memory_units", connection.select_one("SELECT * FROM memory_units LIMIT 1").except("id")
+      .merge("source" => UNIT[0], "target" => UNIT[1]))
+    id = connection.select_value("SELECT MAX(id) FROM memory_units")
+    insert("memory_texts", "rowid" => id, "source" => version < FOLDED ? UNIT[0] : Glossema::Folding.indexed(UNIT[0]),
+      "target" => UNIT[1])
+  end
+
+  def insert(table, row)
+    connection = ActiveRecord::Base.connection
+    names = row.keys.map { |name| "\"#{name}\"" }.join(", ")
+    values = row.values.map { |value| connection.quote(value) }.join(", ")
+    connection.execute("INSERT INTO #{table} (#{names}) VALUES (#{values})")
+  end
+
+  # All of it is where it was, and is found as texts are found now.
+  def expect_really
+    connection = ActiveRecord::Base.connection
+    rows = connection.select_rows("SELECT key, source FROM segments ORDER BY position")
+    expect(rows).to eq(STORED)
+    found = lambda do |word|
+      connection.select_values("SELECT rowid FROM memory_texts WHERE memory_texts MATCH '#{word}'")
+    end
+    expect([found["strasse"].size, found["cooperativ"].size, found["strada"].size]).to eq([1, 1, 1])
+    expect(found["straße"]).to eq([])
+  end
+
   def sample(column) = column.sql_type.match?(/date|time/i) ? "2026-01-01 00:00:00" : "x"
 
   # Full text tables and those of Rails aside.
@@ -66,9 +109,10 @@ RSpec.describe "Upgrades" do
     end
     connect(states.last)
     now = structure
-    states.each do |path|
+    versions.zip(states).each do |version, path|
       connect(path)
       fill
+      fill_really(version)
       before = counts
       migrate(root)
       expect(structure.to_a - now.to_a).to eq([]), path
@@ -76,6 +120,7 @@ RSpec.describe "Upgrades" do
       kept = before.keys & tables
       expect(counts.slice(*kept)).to eq(before.slice(*kept)), path
       expect(ActiveRecord::Base.connection.select_value("PRAGMA integrity_check")).to eq("ok")
+      expect_really
       ActiveRecord::Base.connection.disconnect!
     end
   end

@@ -29,8 +29,9 @@ module Glossema
 
     CONFIRMED = %w[translated reviewed final].freeze
 
-    # Segments whose source stands in the file as it is: {purpose: [Segment …], untouched: [Segment …]}. On
-    # purpose: confirmed so, or nothing but figures and what is never to be translated. states: {segment id =>
+    # Segments whose text in the file nobody confirmed, and those whose source stands there as it is: {purpose:
+    # [Segment …], untouched: [Segment …], drafts: [Segment …]}. On purpose: confirmed so, or nothing but figures
+    # and what is never to be translated; drafts: translated, and not confirmed. states: {segment id =>
     # state} of all of them; never_translated: as Terms::Listed takes them.
     def source_kept(states, never_translated: [])
       listed = Terms::Listed.new(never_translated)
@@ -39,7 +40,8 @@ module Glossema
         text = segment.content.text
         CONFIRMED.include?(states[segment.id]) || !bare(text, listed.find(text)).match?(/\p{L}/)
       end
-      { purpose: purpose, untouched: untouched }
+      drafts = (@document.segments - kept).reject { |segment| CONFIRMED.include?(states[segment.id]) }
+      { purpose: purpose, untouched: untouched, drafts: drafts }
     end
 
     # Source texts that still stand in the file though they are translated, see SourceLeft; a bilingual file
