@@ -17,7 +17,7 @@ Rails.application.routes.draw do
       resource :logo, only: %i[show update destroy]
       resource :rules, only: %i[show update destroy]
       resources :rule_trials, only: :create
-      resource :check_profile, only: %i[show update destroy]
+      resource :check_profile, only: %i[show create update destroy]
       resources :check_trials, only: :create
       resources :servers, only: %i[index create], controller: "client_servers"
     end
@@ -107,7 +107,7 @@ Rails.application.routes.draw do
       resource :check_run, only: :create
       resources :check_marks, only: :index
       resources :unifications, only: :create
-      resource :check_profile, only: %i[show update destroy]
+      resource :check_profile, only: %i[show create update destroy]
       resources :check_trials, only: :create
       resource :check_report, only: :show
       resources :misspellings, only: :index

@@ -23,6 +23,18 @@ class CheckProfile
     @owner.update!(check_profile: given.slice("checks", "own"))
   end
 
+  # What would change: {checks: [[code, its setting now, its setting then] …], added:, removed:, changed: names of
+  # own checks}. Raises as `keep`, and "profile-broken.nothing" for what holds no checks.
+  def preview(given)
+    Glossema::Checks::Profile.new(given)
+    raise Glossema::Refused.new("profile-broken.nothing") if given.slice("checks",
+      "own").values.all?(&:blank?)
+
+    now, own = [self.given, given].map { |one| one.fetch("checks", {}) }, own_by_name(given)
+    codes = (now[0].keys | now[1].keys).reject { |code| now[0][code] == now[1][code] }
+    { checks: codes.map { |code| [code, now[0].fetch(code, {}), now[1].fetch(code, {})] }, **own }
+  end
+
   def drop = @owner.update!(check_profile: nil)
 
   # What the project keeps is kept for its client, and the project has the client's from now on.
@@ -36,6 +48,12 @@ class CheckProfile
   def client = project? ? @owner.client : @owner
 
   private
+
+  def own_by_name(given)
+    before, after = [self.given, given].map { |one| one.fetch("own", []).index_by { |rule| rule["name"] } }
+    { added: after.keys - before.keys, removed: before.keys - after.keys,
+      changed: (before.keys & after.keys).reject { |name| before[name] == after[name] } }
+  end
 
   def project? = @owner.is_a?(Project)
 end

@@ -13,6 +13,8 @@ class KeyMap
     Ctrl+T Ctrl+N Ctrl+W Ctrl+Shift+T Ctrl+Shift+N Ctrl+Shift+W Ctrl+Tab Ctrl+Shift+Tab Ctrl+L Ctrl+R
     Ctrl+C Ctrl+V Ctrl+X Ctrl+A Ctrl+P Ctrl+F Alt+Tab Alt+F4 F5 F11 F12 Ctrl+Alt+Delete
   ].freeze
+  # The numbered ones of proposals, terms and termbases, which are fixed.
+  NUMBERED = /\A(?:Ctrl\+Shift|Alt\+Shift|Ctrl\+Alt)\+[1-9]\z/
   COMMAND = /\A[a-zA-Z]{1,40}\z/
 
   # chosen: {command => key}
@@ -36,5 +38,6 @@ class KeyMap
   def check_key(key)
     raise Glossema::Refused.new("key-wrong", key: key) if !key.match?(KEY) || key.match?(PLAIN)
     raise Glossema::Refused.new("key-taken", key: key) if TAKEN.include?(key)
+    raise Glossema::Refused.new("key-numbered", key: key) if key.match?(NUMBERED)
   end
 end

@@ -5,8 +5,9 @@ import { number } from '../shared/i18n'
 import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { MemoryUnit } from '../shared/types'
 import type { UnitSearch } from './queries'
+import { ReplaceInUnits } from './ReplaceInUnits'
 
-const FIELDS = ['client', 'subject'] as const
+const FIELDS = ['client', 'subject', 'author'] as const
 
 interface Props {
   list: MemoryUnit[]
@@ -52,6 +53,10 @@ export function ChosenBar({ list, count, chosen, setChosen, search, act, reading
               onChange={(value) => act({ kind: 'bulk', set: { [name]: value }, ...which })}
             />
           ))}
+          <ReplaceInUnits
+            count={affected}
+            onReplace={(replace) => act({ kind: 'replace', replace, ...which })}
+          />
           <button type="button" className="link" onClick={() => act({ kind: 'delete', ...which })}>
             {t('memories.deleteUnits')}
           </button>

@@ -118,6 +118,9 @@ export const termbaseKey = (place: number) => `Ctrl+Alt+${place}`
 // Ctrl+Shift+1 … 9 take a proposal by its number.
 export const proposalKey = (number: number) => `Ctrl+Shift+${number}`
 
+// Numbers are fixed.
+export const isNumbered = (key: string) => /^(?:Ctrl\+Shift|Alt\+Shift|Ctrl\+Alt)\+[1-9]$/.test(key)
+
 const mac = /Mac/.test(navigator.platform)
 const SHOWN: Record<string, string> = {
   Enter: '↵',

@@ -116,4 +116,24 @@ RSpec.describe "Check profiles" do
       expect(try({ name: "x", target: "(", message: "y" })["error"]["code"]).to eq("own-broken")
     end
   end
+
+  it "are previewed from a file before anything is kept, and refused where they hold no checks" do
+    patch "/api/projects/#{project.id}/check_profile", as: :json,
+      params: { profile: { checks: { "end-mark" => { level: "off" } } } }
+    rule = { "name" => "No tabs", "target" => "\t", "message" => "a tab" }
+    preview = lambda do |text|
+      post "/api/projects/#{project.id}/check_profile", params: { file: upload(text, "checks.json") }
+      body
+    end
+    found = preview.call(JSON.generate("checks" => { "word-twice" => { "level" => "must-fix" } },
+      "own" => [rule]))
+    expect(found["changes"]).to eq(
+      "checks" => [["end-mark", { "level" => "off" }, {}], ["word-twice", {}, { "level" => "must-fix" }]],
+      "added" => ["No tabs"], "removed" => [], "changed" => []
+    )
+    expect(CheckProfile.new(project.reload).given).to eq("checks" => { "end-mark" => { "level" => "off" } })
+    ["{}", '{"name": "x"}', "[1]", "no"].each do |text|
+      expect(preview.call(text)["error"]["code"]).to eq("profile-broken"), text
+    end
+  end
 end

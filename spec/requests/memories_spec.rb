@@ -378,6 +378,25 @@ RSpec.describe "Memories" do
     expect(found(own, "Check the straps again.")).to eq(["Uno."])
   end
 
+  it "have texts replaced and authors set in many units at once, found by the new words, and undone" do
+    ask = lambda do |**params|
+      post "/api/memories/#{memory.id}/changes", params: params, as: :json
+      body.key?("error") ? body["error"]["code"] : finish
+    end
+    before = memory.units.order(:id).pluck(:target)
+    replaced = ask.call(kind: "replace", search: { text: "" },
+      replace: { find: "(cingh)ie", with: "$1iette", regex: true, side: "target" })
+    expect(memory.units.pluck(:target)).to include("Controllare le cinghiette.")
+    get "/api/memories/#{memory.id}/units", params: { text: "cinghiette" }
+    expect(body["count"]).to eq(1)
+    undo(replaced)
+    expect(memory.units.order(:id).pluck(:target)).to eq(before)
+    ask.call(kind: "bulk", search: { text: "straps" }, set: { author: "Anneke Vos" })
+    expect(memory.units.where(author: "Anneke Vos").pluck(:source)).to eq(["Check the straps."])
+    expect(ask.call(kind: "replace", search: { text: "" }, replace: { find: "(", regex: true }))
+      .to eq("find-pattern")
+  end
+
   it "keep repeats together, ask when one changes, and leave alone what is exempt" do
     project = make_project(user)
     first, second = project.segments.where(source: "Check the straps again.").to_a

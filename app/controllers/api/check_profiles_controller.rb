@@ -7,6 +7,13 @@ module Api
       send_data JSON.pretty_generate(profile.given), filename: "checks.json", type: "application/json"
     end
 
+    # What a file would change: nothing is kept. params: file.
+    def create
+      read = given
+      changes = profile.preview(read)
+      render json: { given: read.slice("checks", "own"), changes: changes }
+    end
+
     # params: profile: see Glossema::Checks::Profile; or file: one as it went out; or for_client: what the
     # project keeps becomes its client's.
     def update

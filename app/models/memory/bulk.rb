@@ -8,11 +8,20 @@ module Memory::Bulk
     Operations::UnitDeletion.start(self, by: by, total: count_chosen(chosen), input: { "chosen" => chosen })
   end
 
-  # set: {"client", "subject"}, what they are to be. Returns and raises as delete_units.
+  # set: {"client", "subject", "author"}, what they are to be. Returns and raises as delete_units.
   def edit_units(chosen, set, by:)
     summary = set.map { |name, value| "#{name}: #{value}" }.join(", ")
     Operations::UnitBulkEdit.start(self, by: by, total: count_chosen(chosen), summary: summary,
       input: { "chosen" => chosen, "set" => set })
+  end
+
+  # how: {"find", "with", "side", "regex", "cased", "words"}. Returns and raises as delete_units; raises Refused
+  # "find-pattern.…".
+  def replace_in_units(chosen, how, by:)
+    flags = %w[regex cased words].to_h { |name| [name.to_sym, how[name] == true] }
+    Glossema::Replacing.new(find: how["find"].to_s, **flags)
+    Operations::UnitBulkEdit.start(self, by: by, total: count_chosen(chosen),
+      summary: "#{how["find"]} → #{how["with"]}", input: { "chosen" => chosen, "replace" => how })
   end
 
   def chosen_units(chosen) =

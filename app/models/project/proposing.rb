@@ -47,14 +47,17 @@ module Project::Proposing
 
   def proposal_fields
     ready = documents.select(&:ready?)
-    suppose("client_id", seen_client(ready)&.id)
+    suppose("client_id", client_to_propose(ready))
     found = ready.filter_map(&:source_lang).tally.max_by(&:last)&.first
     suppose("source_lang", regional(found))
     { "name" => name_of(ready.first), "reference" => own_number, "due_at" => due_for(ready) }
       .merge(as_earlier)
-      .merge({ "client_id" => seen_client(ready)&.id, "source_lang" => regional(found) }.compact)
+      .merge({ "client_id" => client_to_propose(ready), "source_lang" => regional(found) }.compact)
       .merge(as_client_says)
   end
+
+  # A quick count is nobody's as long as nobody says so.
+  def client_to_propose(ready) = kind == "quick" ? nil : seen_client(ready)&.id
 
   # What the rest of a proposal goes by, where nothing stands there yet.
   def suppose(field, value)

@@ -9,8 +9,8 @@ module Glossema
     # after: Content; spans: [[from, to] …] of what was put in, in its text.
     Change = Struct.new(:after, :spans)
 
-    # find: text or regular expression; with: what is put in its place; of an expression \1 … \9 and \0 stand
-    # for its groups. Raises Refused "find-pattern.…".
+    # find: text or regular expression; with: what is put in its place; of an expression \1 … \9 and \0, or
+    # $1 … $9 and $0, stand for its groups. Raises Refused "find-pattern.…".
     def initialize(find:, with: "", regex: false, cased: false, words: false)
       raise Refused.new("find-pattern.empty") if find.empty?
 
@@ -57,7 +57,7 @@ module Glossema
       made << text[last..]
     end
 
-    def grouped(match) = @with.gsub(/\\(\d)/) { match[Regexp.last_match(1).to_i].to_s }
+    def grouped(match) = @with.gsub(/[\\$](\d)/) { match[Regexp.last_match(1).to_i].to_s }
 
     def bounded(&)
       Timeout.timeout(SECONDS, &)

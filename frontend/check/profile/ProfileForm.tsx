@@ -1,7 +1,8 @@
 // A profile as it is edited: the checks by group, her own, and keeping them.
 import { Button } from 'antd'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { ImportProfile } from './ImportProfile'
 import { KindRow } from './KindRow'
 import { OwnRules } from './OwnRules'
 import {
@@ -59,8 +60,7 @@ interface KeepingProps {
 
 function Keeping({ owner, profile, given, touched }: KeepingProps) {
   const { t } = useTranslation()
-  const file = useRef<HTMLInputElement>(null)
-  const { keep, keepForClient, drop, bring, busy } = useKeepProfile(owner)
+  const { keep, keepForClient, drop, busy } = useKeepProfile(owner)
   const ofProject = owner.startsWith('/projects')
   const droppable = profile.from === (ofProject ? 'project' : 'client')
   return (
@@ -79,22 +79,7 @@ function Keeping({ owner, profile, given, touched }: KeepingProps) {
         </button>
       )}
       <span className="push" />
-      <button type="button" className="link" onClick={() => file.current?.click()}>
-        {t('check.profile.in')}
-      </button>
-      <input
-        ref={file}
-        type="file"
-        accept=".json,application/json"
-        className="hidden-text"
-        tabIndex={-1}
-        aria-label={t('check.profile.in')}
-        onChange={(event) => {
-          const chosen = event.target.files?.[0]
-          event.target.value = ''
-          if (chosen) bring(chosen)
-        }}
-      />
+      <ImportProfile {...{ owner, keep }} />
       <a className="link" href={profileFile(owner)} download="checks.json">
         {t('check.profile.out')}
       </a>

@@ -74,12 +74,23 @@ export function useKeepProfile(owner: ProfileOwner) {
     keepForClient: (profile: Given) =>
       take(api.patch(path, { profile }).then(() => api.patch<Profile>(path, { for_client: true }))),
     drop: () => take(api.delete(path)),
-    bring: (file: File) => {
-      const form = new FormData()
-      form.append('file', file)
-      take(api.patch(path, form))
-    },
   }
+}
+
+// What a file would change.
+export interface ProfilePreview {
+  given: Given
+  changes: {
+    checks: [code: string, now: Changed, then: Changed][]
+    added: string[]
+    removed: string[]
+    changed: string[]
+  }
+}
+export function previewProfile(owner: ProfileOwner, file: File) {
+  const form = new FormData()
+  form.append('file', file)
+  return api.post<ProfilePreview>(`${owner}/check_profile`, form)
 }
 
 export interface Tried {

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { api } from '../../shared/api'
-import { KEYS, OUR_KEYS, setKeys, type Command } from '../../shared/keys'
+import { isNumbered, KEYS, OUR_KEYS, setKeys, type Command } from '../../shared/keys'
 import { keys } from '../../shared/queryKeys'
 import { useSettings } from '../../shared/settings'
 
@@ -25,6 +25,7 @@ export function useKeyMap() {
     }
   }
   const change = (command: Command, key: string | null) => {
+    if (key && isNumbered(key)) return setTrouble(t('keys.numbered', { key }))
     const { [command]: _, ...others } = own
     const clash = clashing(command, key ?? OUR_KEYS[command])
     if (clash) setTrouble(t('keys.clash', { key: key ?? OUR_KEYS[command], name: t(`commands.${clash}`) }))
