@@ -28,8 +28,8 @@ class DeliveredFile < ApplicationRecord
       { **placed.proof.to_h, "source_text" => source_text(document, placed) }
     end
 
-    # What of the file is in the source language: {"purpose", "untouched", "drafts" => {"count", "places" => [{"number",
-    # "text"} …]}, "otherwise" => texts}.
+    # What of the file is in the source language or not confirmed: {"purpose", "untouched", "drafts" =>
+    # {"count", "places" => [{"number", "text"} …]}, "otherwise" => texts}.
     def source_text(document, placed)
       proof, never = placed.proof, document.project.never_translated
       kept = proof.source_kept(placed.states, never_translated: never).transform_values do |segments|

@@ -1,5 +1,5 @@
-# Whatever a service answers: nothing that came is lost, nothing that is no translation is taken for one, and the
-# ledger says what was sent and what came.
+# Whatever a service answers: nothing that came is lost, nothing that is no translation is taken for one, and
+# the ledger says what was sent and what came.
 RSpec.describe "Answers of a machine translation service", :scripted_service do
   let(:user) { make_user }
   let(:client) { user.clients.create!(name: "Tarnholt", machine: true) }

@@ -1,5 +1,5 @@
-# A service on a port of its own that answers as a spec says: the block is given the parsed request and how many
-# came before, and returns the bytes of the body, or [status, bytes].
+# A service on a port of its own that answers as a spec says: the block is given the parsed request and how
+# many came before, and returns the bytes of the body, or [status, bytes].
 module ScriptedService
   def serve(&script)
     server = TCPServer.new("127.0.0.1", 0)
@@ -13,8 +13,9 @@ module ScriptedService
   def answer_one(socket, script, count)
     head = socket.gets("\r\n\r\n")
     asked = JSON.parse(socket.read(head[/content-length: (\d+)/i, 1].to_i))
-    status, said = [script.call(asked, count)].flatten.then { |given| given.size == 2 ? given : [200, *given] }
-    socket.write("HTTP/1.1 #{status} Said\r\nContent-Length: #{said.bytesize}\r\nConnection: close\r\n\r\n".b + said.b)
+    status, said = [200, *script.call(asked, count)].last(2)
+    head = "HTTP/1.1 #{status} Said\r\nContent-Length: #{said.bytesize}\r\nConnection: close\r\n\r\n"
+    socket.write(head.b + said.b)
     socket.close
   end
 end

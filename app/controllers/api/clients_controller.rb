@@ -2,8 +2,8 @@
 module Api
   class ClientsController < BaseController
     TEXTS = %i[
-      name code address own_address file_pattern reference_pattern machine machine_shown notes conditions valid_days on_open
-      language
+      name code address own_address file_pattern reference_pattern machine machine_shown notes conditions
+      valid_days on_open language
     ].freeze
     LISTS = { subjects: [], never_used: [], never_translated: [] }.freeze
     ROWS = {

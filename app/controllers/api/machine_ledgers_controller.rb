@@ -23,7 +23,8 @@ module Api
     def row(request)
       cells = [
         request.created_at.iso8601, request.service.name, request.project&.reference, request.client,
-        request.texts, request.given, request.characters, request.cost&.to_s("F"), request.currency, request.outcome
+        request.texts, request.given, request.characters, request.cost&.to_s("F"),
+        request.currency, request.outcome
       ]
       cells.map { |cell| Glossema::Exchange::Cells.harmless(cell) }
     end

@@ -17,8 +17,8 @@ class Machine::Connector
   def size = @service.template.single? ? 1 : @service.batch
 
   # Sends one request. contents: array of Content, `size` at most; around: what a template asks for besides, a
-  # Hash for each. Returns a Glossema::Machine::Markup::Answer for each, or the Refused that says why a text has
-  # none. Raises Refused "machine-…" where there is no answer for any.
+  # Hash for each. Returns a Glossema::Machine::Markup::Answer for each, or the Refused that says why a text
+  # has none. Raises Refused "machine-…" where there is no answer for any.
   def answers(contents, around = contents.map { {} })
     template = @service.template
     texts = contents.map { |content| @service.markup ? Glossema::Machine::Markup.of(content) : content.text }

@@ -1,5 +1,5 @@
-# Texts that go to a service, request by request: each is noted before it is sent and completed with what came;
-# what came is kept at once, whatever becomes of the next one.
+# Texts that go to a service, request by request: each is noted before it is sent and completed with what
+# came, which is kept at once, whatever becomes of the next one.
 class Machine::Exchange
   # Where so many requests in a row fail the rest is not sent.
   MOST_FAILURES = 3

@@ -15,8 +15,8 @@ module Memory::Bulk
       input: { "chosen" => chosen, "set" => set })
   end
 
-  # how: {"find", "with", "side", "regex", "cased", "words"}. Returns and raises as delete_units; raises Refused
-  # "find-pattern.…".
+  # how: {"find", "with", "side", "regex", "cased", "words"}. Returns and raises as delete_units, and raises
+  # Refused "find-pattern.…".
   def replace_in_units(chosen, how, by:)
     flags = %w[regex cased words].to_h { |name| [name.to_sym, how[name] == true] }
     Glossema::Replacing.new(find: how["find"].to_s, **flags)

@@ -50,7 +50,8 @@ class Segment::Proposals
     result = Segment::Assembled.new(@segment).result or return []
     [{
       id: "put-together", kind: "assembled", score: nil,
-      edits: Glossema::Matching::Edits.of_assembled(result.known, result.words), penalties: [], target: result.target.written,
+      edits: Glossema::Matching::Edits.of_assembled(result.known, result.words), penalties: [],
+      target: result.target.written,
       source: nil, differences: [], known: result.known, words: result.words, parts: result.kinds
     }]
   end

@@ -2,7 +2,7 @@
 RSpec.describe Glossema::Proof do
   states = %w[untouched draft translated reviewed final]
 
-  # {segment id => [state, Content or nil]}, as chance has it: untouched, translated, confirmed as the source is.
+  # {segment id => [state, Content or nil]}, as chance has it: untouched, translated, confirmed as the source.
   def chance(document, random, states)
     document.segments.to_h do |segment|
       state = states.sample(random: random)

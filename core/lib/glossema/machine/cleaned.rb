@@ -1,5 +1,5 @@
-# The text of a service without what no translation holds: control characters, marks that turn the direction of
-# a text round, letters that were read in the wrong encoding.
+# The text of a service without what no translation holds: control characters, marks that turn the direction
+# of a text round, letters that were read in the wrong encoding.
 module Glossema
   module Machine
     module Cleaned
@@ -13,8 +13,8 @@ module Glossema
 
       module_function
 
-      # text: of a service, with markup; source: text it was asked for. Returns the text, or nil where it holds
-      # nothing. Raises Refused "machine-answer.unreadable" and "machine-answer.long".
+      # text: of a service, with markup; source: text it was asked for. Returns the text, or nil where it
+      # holds nothing. Raises Refused "machine-answer.unreadable" and "machine-answer.long".
       def text(text, source)
         given = text.dup.force_encoding("UTF-8").scrub(UNREADABLE)
         check(given, source)

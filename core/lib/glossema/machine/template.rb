@@ -36,8 +36,8 @@ module Glossema
         fill(@request, { "text" => texts.first.to_s, **values }, texts)
       end
 
-      # answer: a parsed JSON value → the texts in it, nil for one that is left out of its place. Raises Refused
-      # "machine-answer.*" when there are others than were asked for.
+      # answer: a parsed JSON value → the texts in it, nil for one that is left out of its place. Raises
+      # Refused "machine-answer.*" when there are others than were asked for.
       def texts(answer, count)
         found = walk([answer], @path)
         raise Refused.new("machine-answer.nothing") if found.compact.empty?

@@ -3,8 +3,8 @@
 module Glossema
   module Matching
     module Edits
-      # Of a proposal put together from parts: so much where nothing of it is known, and so much less where all
-      # is.
+      # Of a proposal put together from parts: so much where nothing of it is known, and so much less where
+      # all is.
       UNKNOWN, KNOWN = 83, 42
       # Of a machine as long as nothing is known of its translations.
       MACHINE = 30
