@@ -39,6 +39,13 @@ class Document < ApplicationRecord
 
   def ready? = state == "ready"
 
+  # Another file of the project with the same bytes, before this one; or nil.
+  def twin
+    return if checksum.blank?
+
+    project.documents.find { |other| other.checksum == checksum && other.position < position }
+  end
+
   # Takes the file out of its project; it can be brought back. noted: as an operation that is undone from
   # Activity.
   def put_away(by:, noted: true)
@@ -47,6 +54,7 @@ class Document < ApplicationRecord
       PutAway.note(by, "document", record: self, name: name, place: project.name)
       note(Operations::FileRemoval, by) if noted && project.begun?
     end
+    project.reload.propose if project.briefing?
     reading_operations.under_way.each(&:cancel)
     project.announce("recut")
   end

@@ -46,6 +46,9 @@ class Project < ApplicationRecord
 
   def begun? = begun_at.present?
 
+  # Is it a brief that is being filled in, with files that were read?
+  def briefing? = !begun? && !template? && documents.any?(&:ready?)
+
   # Newer versions of files that are being compared, or wait to be taken in.
   def versions = documents_of_any_role.select { |document| document.role == "pending" }
 

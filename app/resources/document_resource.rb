@@ -26,6 +26,9 @@ class DocumentResource < ApplicationResource
   # The language that the file says or its text looks like, where that is not the project’s.
   typelize "string | null"
   attribute(:unlike, &:unlike_its_project)
+  # The name of the file it is the same as.
+  typelize "string | null"
+  attribute(:twin) { |document| document.twin&.name }
   typelize outdated: "boolean"
   attribute(:outdated, &:outdated?)
   # The name of the film beside it.

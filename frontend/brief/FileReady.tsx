@@ -73,6 +73,7 @@ export function FileReady({ row, version, fixed, attempt, settle, remove }: Prop
 
 function ItsLanguage({ row }: { row: DocumentRow }) {
   const { t } = useTranslation()
+  if (row.twin) return <strong>{t('brief.twin', { name: row.twin })} · </strong>
   if (row.unlike) return <strong>{t('brief.unlike', { language: languageName(row.unlike) })} · </strong>
   return row.source_lang && <>{languageName(row.source_lang)} · </>
 }

@@ -7,10 +7,10 @@ import { ItsServer } from '../servers/ItsServer'
 import { Frame } from '../shared/Frame'
 import { languageName } from '../shared/languages'
 import { Failure, Waiting } from '../shared/Notices'
-import { WhichFiles } from '../shared/parts/WhichFiles'
 import type { Readiness } from '../shared/types'
 import { DeliveryLine } from './DeliveryLine'
 import { DeliveryProgress } from './DeliveryProgress'
+import { FilesToDeliver } from './FilesToDeliver'
 import { ForClient } from './ForClient'
 import { HandBack } from './HandBack'
 import { Message } from './Message'
@@ -51,32 +51,45 @@ export function Deliver() {
   const make = () => begin({ document_ids: chosen.map((document) => document.id), message })
   const { items, unchecked, out } = readiness.data
   const ready = Object.keys(items).length === 0 && unchecked === 0 && out.length === 0
+  const { client, target_lang } = project.data
+  const title = client
+    ? t('deliver.toClient', { client })
+    : t('deliver.into', { language: languageName(target_lang) })
   const label = t(ready ? 'deliver.make' : 'deliver.makeAnyway')
   return (
     <Frame project={project.data} words={progressOf(readiness.data)}>
-      <div className="sheet-view">
-        <h1>{t('deliver.into', { language: languageName(project.data.target_lang) })}</h1>
-        <HandBack project={project.data} />
-        {!project.data.server?.said && <ItsServer project={project.data} />}
-        {ready && <p className="quiet">{t('deliver.ready')}</p>}
-        <WhichFiles documents={project.data.documents} left={left} onLeft={setLeft}>
-          <OnlyChanged project={project.data} stamp={stamp} onLeft={setLeft} />
-        </WhichFiles>
-        <Message text={message} onChange={setWritten} />
-        <p className="deliver-act">
-          <Button
-            type={ready ? 'primary' : 'default'}
-            size="large"
-            disabled={!chosen.length || busy}
-            onClick={make}
-          >
-            {label}
-          </Button>
-        </p>
-        {operation && <DeliveryProgress operation={operation} onChanged={refresh} />}
-        {!ready && <NotReady readiness={readiness.data} project={project.data} />}
-        <SinceLast project={id} stamp={stamp} />
+      <div className="sheet-view deliver-view">
         <div>
+          <h1>{title}</h1>
+          <p className="quiet">
+            {t('deliver.filesInto', {
+              count: project.data.documents.length,
+              language: languageName(target_lang),
+            })}
+          </p>
+          <HandBack project={project.data} />
+          {!project.data.server?.said && <ItsServer project={project.data} />}
+          <p className="deliver-act">
+            <Button
+              type={ready ? 'primary' : 'default'}
+              size="large"
+              disabled={!chosen.length || busy}
+              onClick={make}
+            >
+              {label}
+            </Button>
+            <span className="small quiet">{t(ready ? 'deliver.ready' : 'deliver.how')}</span>
+          </p>
+          <FilesToDeliver
+            documents={project.data.documents}
+            deliveries={deliveries.data ?? []}
+            left={left}
+            onLeft={setLeft}
+          >
+            <OnlyChanged project={project.data} stamp={stamp} onLeft={setLeft} />
+          </FilesToDeliver>
+          {operation && <DeliveryProgress operation={operation} onChanged={refresh} />}
+          <SinceLast project={id} stamp={stamp} />
           <h2>{t('deliver.history')}</h2>
           {deliveries.data?.length ? (
             <ul className="lines">
@@ -87,8 +100,12 @@ export function Deliver() {
           ) : (
             <p className="quiet">{t('deliver.none')}</p>
           )}
+          <ForClient project={project.data} />
         </div>
-        <ForClient project={project.data} />
+        <aside>
+          {!ready && <NotReady readiness={readiness.data} project={project.data} />}
+          <Message text={message} onChange={setWritten} />
+        </aside>
       </div>
     </Frame>
   )

@@ -72,7 +72,7 @@ function Glossema() {
   )
   return (
     <ConfigProvider theme={themeFor(mode)} locale={language === 'it' ? itIT : enGB} wave={{ disabled: true }}>
-      <AntApp style={{ height: '100%' }}>
+      <AntApp style={{ height: '100%' }} message={{ top: BELOW_BAR }}>
         {settings ? (
           <SettingsContext value={settings}>
             <Views />
@@ -84,6 +84,9 @@ function Glossema() {
     </ConfigProvider>
   )
 }
+
+// What was done is said below the navigation, in px from the top.
+const BELOW_BAR = 54
 
 // What is seen while nobody is signed in, or while the server does not say who is.
 function Outside({ error, again }: { error: Error; again: () => void }) {

@@ -28,7 +28,10 @@ export function FilterBar({ list, filters }: { list: ProjectList; filters: Filte
           name="pair"
           label={t('projects.languages')}
           all={t('projects.allLanguages')}
-          options={pairs.map((pair) => ({ value: pair, label: pair.split('>').map(languageName).join(' → ') }))}
+          options={pairs.map((pair) => ({
+            value: pair,
+            label: pair.split('>').map(languageName).join(' → '),
+          }))}
         />
         <Choice
           {...{ filters }}

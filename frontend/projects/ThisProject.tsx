@@ -14,7 +14,8 @@ function useActs(project: Project | undefined) {
   const go = useNavigate()
   const { perform } = useProjectActs()
   if (!project) return []
-  const run = (kind: ProjectAct) => perform(kind, [project], kind === 'delete' ? () => void go('/') : undefined)
+  const run = (kind: ProjectAct) =>
+    perform(kind, [project], kind === 'delete' ? () => void go('/') : undefined)
   return kindsOf(project).map((kind) => ({ kind, name: t(NAMES[kind]), run: () => run(kind) }))
 }
 

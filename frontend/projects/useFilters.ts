@@ -24,7 +24,8 @@ export function useFilters() {
     filtered: FIELDS.some((name) => params.get(name)),
     set,
     setState: (state: ProjectState) => set('state', state === 'progress' ? '' : state),
-    clear: () => setParams((before) => new URLSearchParams(before.get('state') ? { state: before.get('state')! } : {})),
+    clear: () =>
+      setParams((before) => new URLSearchParams(before.get('state') ? { state: before.get('state')! } : {})),
   }
 }
 export type Filters = ReturnType<typeof useFilters>

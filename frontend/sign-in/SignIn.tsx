@@ -17,11 +17,13 @@ export function SignIn() {
   const [fault, setFault] = useState('')
   const [busy, setBusy] = useState(false)
   const [said, setSaid] = useState('')
-  const forgotten = () =>
+  const forgotten = () => {
+    if (!fields.email.trim()) return setFault(t('sign.emailFirst'))
     void api
       .post('/password_resets', { email: fields.email })
       .then(() => setSaid(t('account.forgottenLead')))
       .catch((error: Error) => setFault(error.message))
+  }
   const set = (name: keyof typeof fields) => (event: React.ChangeEvent<HTMLInputElement>) =>
     setFields({ ...fields, [name]: event.target.value })
   const send = async (event: React.FormEvent) => {

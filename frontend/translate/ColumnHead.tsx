@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import { number } from '../shared/i18n'
 import { KEYS } from '../shared/keys'
 import { Key } from '../shared/parts/Key'
+import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import type { Act } from '../shared/useAct'
 import { Filter as Narrowing } from './filter/Filter'
@@ -16,6 +17,9 @@ import type { Store } from './store'
 import { CueSum } from './timed/CueSum'
 import { ALL_FILES, FILTERS, type Choices, type Filter } from './useShown'
 import { Ways } from './Ways'
+
+// More files are found by typing.
+const MENU = 9
 
 interface Props {
   project: number
@@ -99,19 +103,20 @@ function FileChoice({ listing, shown, onFilter }: Pick<Props, 'listing' | 'shown
     { value: ALL_FILES, label: t('translate.allFiles', { count: listing.documents.length }) },
     ...listing.documents.map((one) => ({ value: String(one.id), label: one.name })),
   ]
+  const choose = (value: string) => {
+    shown.setFile(value)
+    onFilter()
+  }
+  const label = files.find((one) => one.value === shown.file)?.label ?? ''
+  const title = t('translate.file')
   return (
     <>
       {t('translate.in')}{' '}
-      <MenuInPlace
-        title={t('translate.file')}
-        label={files.find((one) => one.value === shown.file)?.label ?? ''}
-        value={shown.file}
-        options={files}
-        onChange={(value) => {
-          shown.setFile(value)
-          onFilter()
-        }}
-      />
+      {files.length > MENU ? (
+        <ChoiceInPlace label={title} blank={label} value={shown.file} options={files} onChange={choose} />
+      ) : (
+        <MenuInPlace {...{ title, label }} value={shown.file} options={files} onChange={choose} />
+      )}
     </>
   )
 }

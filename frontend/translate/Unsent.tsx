@@ -25,7 +25,16 @@ export function Unsent({
   if (!(blocked && waiting) && !elsewhere.length) return null
   return (
     <div className="waiting-line" role="status">
-      {blocked && waiting > 0 && <p>{t(blockedText(blocked), { count: waiting })}</p>}
+      {blocked && waiting > 0 && (
+        <p>
+          {t(blockedText(blocked), { count: waiting })}{' '}
+          {blocked === 'signed-out' && (
+            <button type="button" className="link" onClick={() => window.location.reload()}>
+              {t('sign.go')}
+            </button>
+          )}
+        </p>
+      )}
       {elsewhere.map((entry) => (
         <Stuck key={entry.segment} entry={entry} outbox={outbox} onGo={onGo} />
       ))}

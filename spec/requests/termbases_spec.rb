@@ -261,4 +261,13 @@ RSpec.describe "Termbases" do
     patch "/api/put_aways/termbase-#{termbase.id}"
     expect(brief.reload.attached_termbases.usable.size).to eq(1)
   end
+
+  it "takes new terms into the languages it has, without a region where it has none" do
+    own = user.termbases.create!(name: "Plain")
+    own.add_pair({ "en" => "chain", "it-IT" => "catena" }, by: user)
+    own.add_pair({ "en-US" => "pedal", "it" => "pedale" }, by: user)
+    own.add_pair({ "en-GB" => "bell", "nl-NL" => "bel" }, by: user)
+    langs = own.entries.order(:id).map { |one| one.entry.sections.map(&:lang) }
+    expect(langs).to eq([%w[en it-IT], %w[en it], %w[en nl-NL]])
+  end
 end

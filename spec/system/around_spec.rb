@@ -45,7 +45,7 @@ RSpec.describe "Around the work" do
     click_link "Ask your dealer."
     expect(card).to have_css(".source", text: "Ask your dealer.")
     page.go_back
-    expect(page).to have_css("h2", text: "Not done yet")
+    expect(page).to have_css("h2", text: "Open items")
     visit "/projects/999999/brief"
     expect(page).to have_css("[role=alert]", text: "This does not exist, or is not yours.")
     visit "/nowhere"

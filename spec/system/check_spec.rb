@@ -198,8 +198,8 @@ RSpec.describe "Check" do
     visit "/projects/#{project.id}/deliver"
     expect(page).to have_text("One segment holds something that must be fixed")
     expect(faults).to eq([])
-    find("summary", text: "What is written to the client").click
-    fill_in "What is written to the client", with: "Here it is."
+    find("summary", text: "Message to the client").click
+    fill_in "Message to the client", with: "Here it is."
     click_button "Deliver all the same"
     expect(page).to have_text("checked: 1 must fix, 2 have a look, 0 let stand")
     expect(page).to have_css("h2", text: "Since delivery 1")

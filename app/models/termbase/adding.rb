@@ -18,7 +18,17 @@ module Termbase::Adding
 
   private
 
+  # Terms go to the languages the termbase has: to English where it has English without a region.
+  def in_own_languages(pair)
+    own = Term.where(termbase_id: id).distinct.pluck(:lang)
+    pair.transform_keys do |tag|
+      primary = Glossema::Languages.primary(tag)
+      own.include?(tag) || own.exclude?(primary) ? tag : primary
+    end
+  end
+
   def take_in_pair(pair, by, anyway)
+    pair = in_own_languages(pair)
     same = holding(pair)
     full = same.find { |record| pair.all? { |tag, text| record.term?(tag, text) } }
     return Added.new(:there, full, []) if full

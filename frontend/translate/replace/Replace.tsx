@@ -77,6 +77,7 @@ function Box({ project, onClose }: { project: number; onClose: () => void }) {
         <label>
           {t('replace.with')}
           <Input value={asked.with} onChange={(event) => set({ with: event.target.value })} />
+          {asked.regex && <span className="small quiet">{t('replace.hint')}</span>}
         </label>
         <p className="presses">
           {SWITCHES.map((name) => (

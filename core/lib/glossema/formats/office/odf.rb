@@ -12,11 +12,22 @@ module Glossema
 
       SKIPPED = %w[tracked-changes annotation index-body table-of-content-source forms notes].freeze
 
+      ROOT_TYPE = %r{full-path="/"[^>]*media-type="([^"]*)"|media-type="([^"]*)"[^>]*full-path="/"}n
+
       def self.recognises?(bytes, name)
         return false unless Container.zip?(bytes)
 
         container = Container.new(bytes, name)
-        container.read("mimetype").to_s.start_with?(self::MEDIA_TYPE) && container.entry?("content.xml")
+        container.entry?("content.xml") && media_type(container).start_with?(self::MEDIA_TYPE)
+      end
+
+      # As it says itself, or where that is left out its list of parts.
+      def self.media_type(container)
+        said = container.read("mimetype").to_s
+        return said unless said.empty?
+
+        found = container.read("META-INF/manifest.xml").to_s.b.match(ROOT_TYPE)
+        found ? found.captures.compact.first : ""
       end
 
       def self.value(node, name) =
