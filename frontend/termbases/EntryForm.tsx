@@ -34,6 +34,8 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
     note: entry?.note ?? null,
   })
   const [more, setMore] = useState(!!(about.definition || about.note || entry?.has_image))
+  // The term that was added last takes the focus: [place of its language, its place].
+  const [added, setAdded] = useState([0, 0])
   const put = (at: number, section: TermSection) => setSections(sections.with(at, section))
   const full = sections.some((section) => section.terms.some((term) => term.text.trim()))
   const keep = () => full && onKeep({ ...about, sections })
@@ -55,7 +57,7 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
               key={index}
               term={term}
               lang={section.lang}
-              focus={at === 0 && index === 0}
+              focus={at === added[0] && index === added[1]}
               more={more}
               onChange={(fields) =>
                 put(at, { ...section, terms: section.terms.with(index, { ...term, ...fields }) })
@@ -65,7 +67,10 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
           <button
             type="button"
             className="small plain-link"
-            onClick={() => put(at, { ...section, terms: [...section.terms, blank()] })}
+            onClick={() => {
+              setAdded([at, section.terms.length])
+              put(at, { ...section, terms: [...section.terms, blank()] })
+            }}
           >
             {t('termbases.addSynonym')}
           </button>
@@ -80,7 +85,11 @@ export function EntryForm({ entry, languages, onKeep, onLeave, onDelete }: Props
           blank={t('termbases.addLanguage')}
           value={null}
           options={languageOptions.filter((one) => !sections.some((section) => section.lang === one.value))}
-          onChange={(lang) => lang && setSections([...sections, { lang, terms: [blank()] }])}
+          onChange={(lang) => {
+            if (!lang) return
+            setAdded([sections.length, 0])
+            setSections([...sections, { lang, terms: [blank()] }])
+          }}
         />
         {!more && (
           <button type="button" className="plain-link" onClick={() => setMore(true)}>

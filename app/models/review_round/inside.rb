@@ -59,9 +59,11 @@ module ReviewRound::Inside
     raise Glossema::Refused.new("right-missing", right: I18n.t("review.rights.#{may}"))
   end
 
-  # may: what the colleague may do from now on; nil: she no longer sees the round.
+  # may: what the colleague may do from now on, which an open page shows at once; nil: she no longer sees the
+  # round.
   def invite(may)
     update!(may ? { may: may } : { guest: nil })
+    announce
     announce
   end
 
