@@ -23,8 +23,8 @@ class CheckProfile
     @owner.update!(check_profile: given.slice("checks", "own"))
   end
 
-  # What would change: {checks: [[code, its setting now, its setting then] …], added:, removed:, changed: names
-  # of own checks}. Raises as `keep`, and "profile-broken.nothing" for what holds no checks.
+  # What would change: {checks: [[code, its setting now, its setting then] …], added:, removed:, changed:
+  # names of own checks}. Raises as `keep`, and "profile-broken.nothing" for what holds no checks.
   def preview(given)
     Glossema::Checks::Profile.new(given)
     raise Glossema::Refused.new("profile-broken.nothing") if given.slice("checks",

@@ -30,9 +30,9 @@ module Glossema
     CONFIRMED = %w[translated reviewed final].freeze
 
     # Segments whose text in the file nobody confirmed, and those whose source stands there as it is:
-    # {purpose: [Segment …], untouched: [Segment …], drafts: [Segment …]}. On purpose: confirmed so, or nothing
-    # but figures and what is never to be translated; drafts: translated, and not confirmed. states: {segment
-    # id => state} of all of them; never_translated: as Terms::Listed takes them.
+    # {purpose: [Segment …], untouched: [Segment …], drafts: [Segment …]}. On purpose: confirmed so, or
+    # nothing but figures and what is never to be translated; drafts: translated, and not confirmed. states:
+    # {segment id => state} of all of them; never_translated: as Terms::Listed takes them.
     def source_kept(states, never_translated: [])
       listed = Terms::Listed.new(never_translated)
       kept = @document.segments.select { |segment| kept?(segment) }
