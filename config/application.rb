@@ -60,7 +60,9 @@ module GlossemaApp
     }.compact
     # Each line that is written lets another thread go first: on a busy server many lines are a long wait.
     config.lograge.enabled = !Rails.env.development?
-    config.i18n.available_locales = %i[en it]
+    # The languages of the interface, and those that letters to clients can be in besides.
+    config.x.interface_languages = %w[en it]
+    config.i18n.available_locales = %i[en it de fr es nl]
     config.i18n.fallbacks = [:en]
   end
 end

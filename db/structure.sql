@@ -428,6 +428,7 @@ CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("oper
 CREATE INDEX "index_memories_on_user_id_and_origin" ON "memories" ("user_id", "origin");
 CREATE INDEX "index_termbases_on_user_id_and_origin" ON "termbases" ("user_id", "origin");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201236000'),
 ('20261201235000'),
 ('20261201230000'),
 ('20261201220000'),

@@ -16,7 +16,7 @@ class ApplicationController < ActionController::Base
   def language_asked
     chosen = current_user&.preferences&.fetch("language",
       nil) || request.headers["Accept-Language"].to_s[/\A[a-z]{2}/]
-    I18n.available_locales.map(&:to_s).include?(chosen) ? chosen : I18n.default_locale.to_s
+    Rails.configuration.x.interface_languages.include?(chosen) ? chosen : I18n.default_locale.to_s
   end
   helper_method :language
 

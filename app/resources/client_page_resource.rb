@@ -2,7 +2,8 @@
 class ClientPageResource < ApplicationResource
   typelize_from Client
 
-  typelize on_open: "OnOpen | null", language: "Language | null", people: "Person[]", subjects: "string[]",
+  typelize on_open: "OnOpen | null", language: "LetterLanguage | null",
+    people: "Person[]", subjects: "string[]",
     never_used: "string[]", never_translated: "string[]"
   typelize memories: "StandingMemory[]", termbases: "AttachedTermbase[]"
   typelize machine_order: "Record<string, number[]>", machine_services: "ClientService[]",

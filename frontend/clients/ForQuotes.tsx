@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import type { ChangeEvent } from 'react'
 import { useTranslation } from 'react-i18next'
-import { LANGUAGE_OPTIONS } from '../shared/i18n'
+import { LETTER_OPTIONS } from '../shared/i18n'
 import { keys } from '../shared/queryKeys'
 import { AmountInPlace } from '../shared/parts/AmountInPlace'
 import type { ClientPage } from '../shared/types'
@@ -46,7 +46,7 @@ export function ForQuotes({ client, change }: { client: ClientPage; change: Chan
           <OrUsual
             title={t('quote.language')}
             usual={t('clients.asScreen')}
-            options={LANGUAGE_OPTIONS}
+            options={LETTER_OPTIONS}
             value={client.language}
             onChange={(language) => change({ language })}
           />

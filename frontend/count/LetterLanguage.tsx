@@ -1,7 +1,7 @@
 // The language that a quote is read in: its client's, or another.
 import { useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
-import { LANGUAGE_OPTIONS, LANGUAGES, type Language } from '../shared/i18n'
+import { LETTER_LANGUAGES, LETTER_OPTIONS, type LetterLanguage as Spoken } from '../shared/i18n'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { keys } from '../shared/queryKeys'
 import type { QuotePage } from '../shared/types'
@@ -14,7 +14,7 @@ export function LetterLanguage({ quote }: { quote: QuotePage }) {
   const { act } = useAct()
   const choose = (language: string) =>
     void act(async () => {
-      await setQuoteLanguage(quote.id, language as Language)
+      await setQuoteLanguage(quote.id, language as Spoken)
       await cache.invalidateQueries({ queryKey: keys.quote(quote.id) })
     })
   return (
@@ -22,9 +22,9 @@ export function LetterLanguage({ quote }: { quote: QuotePage }) {
       <span className="quiet">{t('quote.language')}</span>{' '}
       <MenuInPlace
         title={t('quote.language')}
-        label={LANGUAGES[quote.letter.language]}
+        label={LETTER_LANGUAGES[quote.letter.language]}
         value={quote.letter.language}
-        options={LANGUAGE_OPTIONS}
+        options={LETTER_OPTIONS}
         onChange={choose}
       />
     </span>

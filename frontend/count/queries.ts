@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
-import type { Language } from '../shared/i18n'
+import type { LetterLanguage } from '../shared/i18n'
 import type { Pace, Quote, QuotePage, QuoteState, Rates, Report, ReportLine } from '../shared/types'
 
 const EVERY = 1500
@@ -97,7 +97,7 @@ interface Kept {
 
 export const keepQuote = (quote: Kept) => api.post<Quote>('/quotes', quote)
 export const setQuoteState = (id: number, state: QuoteState) => api.patch<Quote>(`/quotes/${id}`, { state })
-export const setQuoteLanguage = (id: number, language: Language) =>
+export const setQuoteLanguage = (id: number, language: LetterLanguage) =>
   api.patch<Quote>(`/quotes/${id}`, { language })
 export const quoteExportAddress = (id: number, form: string) => `/api/quotes/${id}?as=${form}`
 

@@ -6,6 +6,10 @@ import i18next from 'i18next'
 import { initReactI18next } from 'react-i18next'
 import en from './texts/en.json'
 import it from './texts/it.json'
+import de from './texts/letters/de.json'
+import es from './texts/letters/es.json'
+import fr from './texts/letters/fr.json'
+import nl from './texts/letters/nl.json'
 import { makeWriting } from './writing'
 
 export const LANGUAGES = { en: 'English', it: 'Italiano' } as const
@@ -14,7 +18,27 @@ export const LANGUAGE_OPTIONS = (Object.keys(LANGUAGES) as Language[]).map((valu
   value,
   label: LANGUAGES[value],
 }))
-const LOCALES: Record<Language, string> = { en: 'en-GB', it: 'it-IT' }
+// Letters to clients can be in more.
+export const LETTER_LANGUAGES = {
+  ...LANGUAGES,
+  de: 'Deutsch',
+  es: 'Español',
+  fr: 'Français',
+  nl: 'Nederlands',
+} as const
+export type LetterLanguage = keyof typeof LETTER_LANGUAGES
+export const LETTER_OPTIONS = (Object.keys(LETTER_LANGUAGES) as LetterLanguage[]).map((value) => ({
+  value,
+  label: LETTER_LANGUAGES[value],
+}))
+const LOCALES: Record<LetterLanguage, string> = {
+  en: 'en-GB',
+  it: 'it-IT',
+  de: 'de-DE',
+  es: 'es-ES',
+  fr: 'fr-FR',
+  nl: 'nl-NL',
+}
 const asked = document.documentElement.lang
 export const language: Language = asked in LANGUAGES ? (asked as Language) : 'en'
 export const locale = LOCALES[language]
@@ -23,14 +47,25 @@ export const locale = LOCALES[language]
 dayjs.locale(language)
 
 void i18next.use(initReactI18next).init({
-  resources: { en: { translation: en }, it: { translation: it } },
+  resources: {
+    en: { translation: en },
+    it: { translation: it },
+    de: { translation: de },
+    es: { translation: es },
+    fr: { translation: fr },
+    nl: { translation: nl },
+  },
   lng: language,
   fallbackLng: 'en',
   interpolation: { escapeValue: false },
 })
 
-const WRITINGS = { en: makeWriting(LOCALES.en), it: makeWriting(LOCALES.it) }
-export const writingIn = (spoken: Language) => WRITINGS[spoken]
+const writings = new Map<LetterLanguage, ReturnType<typeof makeWriting>>()
+export function writingIn(spoken: LetterLanguage) {
+  const made = writings.get(spoken) ?? makeWriting(LOCALES[spoken])
+  writings.set(spoken, made)
+  return made
+}
 export const ours = writingIn(language)
 export const { number, time, weekday, shortDate, longDate, dayAndMonth, fullDate } = ours
 

@@ -1,9 +1,9 @@
 // Shapes that no column of the database tells: parts of what the resources answer (named there by
 // `typelize`), and answers that are no record.
 import type { Document, Operation, RemoteSource, ReportLine } from './api-types'
-import type { Language } from './i18n'
+import type { Language, LetterLanguage } from './i18n'
 
-export type { Document, Language, Operation, RemoteSource }
+export type { Document, Language, LetterLanguage, Operation, RemoteSource }
 
 // What she prefers; unset where it is as it comes.
 // A kind of operation, as the files in app/models/operations are called.
@@ -539,7 +539,7 @@ export interface QuoteFigures extends QuoteSums {
   bare_total: string
 }
 export interface QuoteLetter {
-  language: Language
+  language: LetterLanguage
   from: string
   to: string
   conditions: string

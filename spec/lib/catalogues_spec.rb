@@ -19,7 +19,8 @@ RSpec.describe "The catalogues of texts" do
   # Only languages that count in millions have the one; English has the names of fields from their columns.
   own = ->(key) { key.end_with?("_many", ".many") || key.start_with?("attributes.") }
 
-  languages = I18n.available_locales.map(&:to_s) - ["en"]
+  languages = Rails.configuration.x.interface_languages - ["en"]
+  letters = I18n.available_locales.map(&:to_s) - Rails.configuration.x.interface_languages
 
   it "name all kinds of things in the Trash" do
     expect(interface["en"].keys).to include(*PutAway::KINDS.map { |kind| "putAway.kinds.#{kind}" })
@@ -39,6 +40,19 @@ RSpec.describe "The catalogues of texts" do
         expect(differ).to eq([])
         expect(other.select { |_, text| text.to_s.strip.empty? && text != "" }).to be_empty
       end
+    end
+  end
+
+  letters.each do |language|
+    it "tells what a quote says in #{language}, whole and with what each sentence names" do
+      spoken = flat[JSON.parse(Rails.root.join("frontend/shared/texts/letters/#{language}.json").read)]
+      first = flat[JSON.parse(Rails.root.join("frontend/shared/texts/letters/#{letters.first}.json").read)]
+      expect(spoken.keys).to match_array(first.keys)
+      written = sentences["config/locales", language]
+      expect(written.keys).to match_array(sentences["config/locales", letters.first].keys)
+      english = interface["en"].merge(sentences["config/locales", "en"])
+      differ = spoken.merge(written).reject { |key, text| named[text] == named[english.fetch(key)] }
+      expect(differ).to eq({})
     end
   end
 

@@ -236,6 +236,14 @@ RSpec.describe "Clients, counts and quotes" do
       patch "/api/quotes/#{quote["id"]}", params: { language: "en" }, as: :json
       get "/api/quotes/#{quote["id"]}?as=csv"
       expect(response.body.lines.first).to start_with("band,words")
+      { "de" => "band,wörter", "fr" => "tranche,mots", "es" => "tramo,palabras",
+        "nl" => "band,woorden" }.each do |language, heading|
+        patch "/api/quotes/#{quote["id"]}", params: { language: language }, as: :json
+        get "/api/quotes/#{quote["id"]}?as=csv"
+        expect(response.body.dup.force_encoding("UTF-8").lines.first).to start_with(heading)
+      end
+      patch "/api/settings", params: { preferences: { language: "de" } }, as: :json
+      expect(response).to have_http_status(:unprocessable_content)
       patch "/api/quotes/#{quote["id"]}", params: { language: "xx" }, as: :json
       expect(body["error"]["code"]).to eq("not-valid")
     end

@@ -38,8 +38,10 @@ RSpec.describe "Deliveries" do
     told = deliver["files"].map { |file| file["proof"]["source_text"] }
     expect(told).to eq([
       { "purpose" => { "count" => 0, "places" => [] }, "otherwise" => [],
+        "drafts" => { "count" => 0, "places" => [] },
         "untouched" => { "count" => 1, "places" => [{ "number" => 2, "text" => "Stop now." }] } },
       { "purpose" => { "count" => 1, "places" => [{ "number" => 1, "text" => "Oil it." }] },
+        "drafts" => { "count" => 0, "places" => [] },
         "untouched" => { "count" => 0, "places" => [] }, "otherwise" => [] }
     ])
   end

@@ -9,6 +9,7 @@ module Api
 
     # What a file would change: nothing is kept. params: file.
     def create
+      profile
       read = given
       changes = profile.preview(read)
       render json: { given: read.slice("checks", "own"), changes: changes }

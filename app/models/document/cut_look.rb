@@ -32,7 +32,7 @@ class Document::CutLook
     sums[:after] += fresh.size
     sums[:kept] += translated.size
     sums[:loose] += loose.size
-    sums[:examples] += loose.map { |index| old[index].source_content.text.truncate(120) }
+    sums[:examples] |= loose.map { |index| old[index].source_content.text.truncate(120) }
     sums[:examples] = sums[:examples].first(EXAMPLES)
   end
 

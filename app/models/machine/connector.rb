@@ -20,6 +20,8 @@ class Machine::Connector
   # Hash for each. Returns a Glossema::Machine::Markup::Answer for each, or the Refused that says why a text
   # has none. Raises Refused "machine-…" where there is no answer for any.
   def answers(contents, around = contents.map { {} })
+    return [] if contents.empty?
+
     template = @service.template
     texts = contents.map { |content| @service.markup ? Glossema::Machine::Markup.of(content) : content.text }
     found = template.texts(ask(template.body(texts, @values.merge(joined(around)))), contents.size)

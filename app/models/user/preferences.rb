@@ -7,7 +7,7 @@ module User::Preferences
 
   KNOWN = {
     # The language of the interface.
-    "language" => ->(value) { I18n.available_locales.map(&:to_s).include?(value) },
+    "language" => ->(value) { Rails.configuration.x.interface_languages.include?(value) },
     # The lowest score that is shown.
     "floor" => ->(value) { value.is_a?(Integer) && value.between?(30, 100) },
     # Repeats are confirmed with the segment they repeat, not filled as drafts.
