@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { dayAndMonth, daysUntil, now, number, time, weekday } from '../shared/i18n'
 import type { Working } from '../shared/types'
 import { hoursText } from './figures'
-import { isLate, type Keeping } from './useKeeping'
+import { isAhead, isLate, type Keeping } from './useKeeping'
 
 const WEEK = 7 * 86_400_000
 const MARGIN = 1.15
@@ -12,7 +12,7 @@ const MARGIN = 1.15
 function dayText(date: Date, t: TFunction) {
   const iso = date.toISOString()
   if (daysUntil(iso) === 0) return t('quote.today', { time: time(iso) })
-  const near = date.getTime() - now().getTime() < WEEK
+  const near = isAhead(iso) && date.getTime() - now().getTime() < WEEK
   return `${near ? weekday(iso) : dayAndMonth(iso)}, ${time(iso)}`
 }
 

@@ -32,6 +32,8 @@ export interface Keeping {
 // Can it not be done by the due date?
 export const isLate = ({ due, done }: Keeping) => !!due && !!done && done > new Date(due)
 
+export const isAhead = (due: string | null) => !!due && new Date(due) > now()
+
 export function useKeeping(
   report: Report,
   hand: RatesInHand,
@@ -56,7 +58,7 @@ export function useKeeping(
         rates: hand.rates,
         total: hand.quote.total,
         valid_until: validUntil,
-        done_at: due ?? done?.toISOString() ?? null,
+        done_at: (isAhead(due) ? due : done?.toISOString()) ?? null,
       })
       await cache.invalidateQueries({ queryKey: keys.allQuotes })
       offer(t('quote.keptAs', { number: kept.number }), t('quote.look'), () => void go(`/quotes/${kept.id}`))

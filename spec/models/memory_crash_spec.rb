@@ -3,7 +3,7 @@ require "open3"
 
 RSpec.describe "A memory and its processes" do
   # So many units that an import takes some seconds; the last sentence ends in "lamp".
-  LARGE = 12_000
+  LARGE = 6_000
 
   let(:folder) { Dir.mktmpdir }
   let(:command) { Rails.root.join("bin/glossema").to_s }
