@@ -20,6 +20,7 @@ end
 
 require "glossema/refusals"
 require "glossema/errors"
+require "glossema/offsets"
 require "glossema/content"
 require "glossema/content/balance"
 require "glossema/languages"

@@ -124,6 +124,9 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
     )
     compare.call("x" * 501)
     expect(body["error"]["code"]).to eq("sentence-long")
+    user.machine_services.update_all(active: false)
+    compare.call("Stop.")
+    expect(body["error"]["code"]).to eq("no-service")
   end
 
   it "refuses headers that are none" do

@@ -72,6 +72,7 @@ RSpec.describe "Narrowing" do
       { keys: { finish: "Ctrl+Ctrl" } } => "key-wrong",
       { keys: { finish: "Ctrl+W" } } => "key-taken",
       { keys: { finish: "Alt+S", spelling: "Alt+S" } } => "key-clash",
+      { keys: { finish: "Ctrl+Alt+3" } } => "key-numbered",
       { keys: ["Alt+S"] } => "preference-wrong"
     }.each do |given, code|
       it "refuse #{given}, and keep nothing of it" do

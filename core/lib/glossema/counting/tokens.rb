@@ -15,9 +15,9 @@ module Glossema
       GROUPED = '\p{Nd}{1,3}(?:[\u00A0\u202F\u2009]\p{Nd}{3})+(?!\p{Nd})(?:[.,]\p{Nd}+)?'.freeze
       ADDRESS =
         '(?:(?:https?|ftp)://|www\.)[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]|' \
-          '[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+|' \
-          '(?:[\p{L}\p{N}-]+\.)+\p{L}{2,}/[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]'.freeze
-      # Addresses, grouped numbers, unspaced characters, words, marks.
+          '(?<![\p{L}\p{N}._%+-])[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+|' \
+          '(?<![\p{L}\p{N}-])(?:[\p{L}\p{N}-]+\.){1,9}\p{L}{2,}/[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]'.freeze
+      # Addresses, which are only looked for where one can begin, grouped numbers, unspaced characters, words, marks.
       PATTERN =
         Regexp.union(
           /#{ADDRESS}/,
@@ -30,8 +30,8 @@ module Glossema
       PLAIN_PATTERN =
         %r{
           (?:(?:https?|ftp)://|www\.)[^\s<>"]*[^\s<>".,;:!?()\[\]']|
-          [A-Za-z0-9._%+-]+@[A-Za-z0-9-]+(?:\.[A-Za-z0-9-]+)+|
-          (?:[A-Za-z0-9-]+\.)+[A-Za-z]{2,}/[^\s<>"]*[^\s<>".,;:!?()\[\]']|
+          (?<![A-Za-z0-9._%+-])[A-Za-z0-9._%+-]+@[A-Za-z0-9-]+(?:\.[A-Za-z0-9-]+)+|
+          (?<![A-Za-z0-9-])(?:[A-Za-z0-9-]+\.){1,9}[A-Za-z]{2,}/[^\s<>"]*[^\s<>".,;:!?()\[\]']|
           [A-Za-z0-9_]+
           (?:(?:[-'](?=[A-Za-z0-9_])|(?<=[A-Za-z])[:.](?=[A-Za-z])|(?<=[0-9])[.,;:/](?=[0-9]))[A-Za-z0-9_]+)*|
           [!-~]
@@ -47,16 +47,17 @@ module Glossema
 
       # Yields text, kind, from and to of each token.
       def each(text)
-        at, known = 0, kinds
-        texts(text).each do |value|
-          # Only white space and the like lies between, so the next place it stands at is its own.
-          from = text.index(value, at)
-          yield value, known[value] || kind(value), from, at = from + value.length
-        end
+        known = kinds
+        Offsets.each(text, pattern_for(text)) { |value, from, to|
+          yield value, known[value] || kind(value), from, to
+        }
       end
 
       # text → array of Strings: the tokens by themselves.
-      def texts(text) = text.scan(text.ascii_only? ? PLAIN_PATTERN : PATTERN)
+      def texts(text) = text.scan(pattern_for(text))
+
+      def pattern_for(text) = text.ascii_only? ? PLAIN_PATTERN : PATTERN
+      private_class_method :pattern_for
 
       # Plain words parted by blanks, each with at most some marks after it: most of English, counted without
       # more ado.

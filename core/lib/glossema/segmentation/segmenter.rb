@@ -1,4 +1,5 @@
 # Finds where a text breaks into segments, by SRX rules.
+require "strscan"
 require "timeout"
 
 module Glossema
@@ -6,6 +7,8 @@ module Glossema
     class Segmenter
       # How far back a rule may look; longer texts are cut there, shorter ones are seen from their start.
       WINDOW = 400
+      # Longer texts are looked at in blocks, each with so much of what stands before and behind it.
+      BLOCK, BEHIND = 1600, 200
       # Rules that are not ours and take longer than so many seconds in one text are refused.
       SECONDS = 3
 
@@ -58,14 +61,40 @@ module Glossema
       private
 
       def found_breaks(text)
-        candidates = @rules.select(&:breaks).flat_map { |rule| rule.candidates(text) }.uniq.sort
-        candidates.select { |position| position.between?(1, text.length - 1) && break?(text, position) }
+        length = text.length
+        return breaks_within(text, 1...length) if length <= BLOCK
+
+        blocks(text, length).flat_map { |block, from, inside|
+          breaks_within(block, inside).map { |place| place + from }
+        }
       end
 
-      def break?(text, position)
-        window = text[[position - WINDOW, 0].max...position]
-        @rules.find { |rule| rule.holds?(text, position, window) }&.breaks
+      # [[a block with what stands around it, where that begins, the places that are looked at in it] …]
+      def blocks(text, length)
+        starts = (0...length).step(BLOCK).to_a
+        pieces = Offsets.pieces(text, starts.drop(1))
+        starts.each_with_index.map do |start, index|
+          before = index.zero? ? "" : pieces[index - 1][-WINDOW..]
+          from, piece = before.length, pieces[index]
+          ["#{before}#{piece}#{pieces[index + 1].to_s[0, BEHIND]}", start - from,
+           [from, 1].max...(from + piece.length)]
+        end
       end
+
+      # Places in a range at which a new segment begins.
+      def breaks_within(text, range)
+        candidates = @rules.select(&:breaks).flat_map { |rule| rule.candidates(text) }.uniq.sort
+        scanner, rest, at = StringScanner.new(text, fixed_anchor: true), text, 0
+        candidates.select do |place|
+          rest = rest.byteslice(rest[0, place - at].bytesize..)
+          at = place
+          scanner.pos = text.bytesize - rest.bytesize
+          range.cover?(place) && break?(scanner, text[[place - WINDOW, 0].max...place])
+        end
+      end
+
+      # scanner: at the place; window: what stands before it.
+      def break?(scanner, window) = @rules.find { |rule| rule.holds?(scanner, window) }&.breaks
     end
   end
 end

@@ -11,7 +11,7 @@ module Glossema
             before: before,
             after: after,
             before_pattern: /(?:#{ruby_before})\z/,
-            after_pattern: /\G(?:#{ruby_after})/
+            after_pattern: /(?:#{ruby_after})/
           )
         end
 
@@ -42,14 +42,14 @@ module Glossema
 
         # A pattern that begins where the text begins would swallow all places but the last.
         def candidates_by_what_follows(text)
-          @follower ||= /(?=#{after_pattern.source.delete_prefix('\G')})/
+          @follower ||= /(?=#{after_pattern.source})/
           places = [].tap { |found| text.scan(@follower) { found << Regexp.last_match.begin(0) } }
           places.select { |place| before_pattern.match?(text[0...place]) }
         end
 
         def candidates_by_both(text)
           @finder ||=
-            /(?:#{before_pattern.source.delete_suffix('\z')})(?=#{after_pattern.source.delete_prefix('\G')})/
+            /(?:#{before_pattern.source.delete_suffix('\z')})(?=#{after_pattern.source})/
           found, from = [], 0
           while from <= text.length && (match = @finder.match(text, from))
             found << match.end(0)
@@ -58,9 +58,17 @@ module Glossema
           found
         end
 
-        def holds?(text, position, window)
-          after_pattern.match?(text, position) && before_pattern.match?(window)
+        # scanner: a StringScanner at the place; window: the text before it.
+        def holds?(scanner, window)
+          return false unless scanner.match?(after_pattern)
+
+          before_pattern.match?(reach < window.length ? window[-reach..] : window)
         end
+
+        private
+
+        # How far back it looks: not beyond its longest word.
+        def reach = @reach ||= (words&.map(&:length)&.max || Segmenter::WINDOW) + 2
       end
 
     # A set of rules by language. Immutable once read.
