@@ -2,4 +2,5 @@
 require_relative "config/environment"
 Startup.resume
 Checkpointing.start(ApplicationRecord.connection_db_config.database)
+Operation::ChildProcess.prepare
 run Rails.application

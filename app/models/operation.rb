@@ -45,6 +45,8 @@ class Operation < ApplicationRecord
   class_attribute :reverts_when_stopped, default: false
   # Does a newer one of the same kind and subject take its place?
   class_attribute :superseding, default: false
+  # Does it read files that somebody brought, which may mean harm?
+  class_attribute :reads_files, default: false
   # Is it shown in Activity? Others only show progress.
   class_attribute :in_activity, default: true
 

@@ -5,12 +5,25 @@ module Operation::Execution
 
   # How often it is looked whether it was cancelled, in seconds.
   EVERY = 0.2
+  # What reading a file may use: docs/running.md.
+  READING_MEMORY = Integer(ENV.fetch("GLOSSEMA_READING_MEGABYTES", 3_000)) << 20
+  # What ends a process that wants more time or memory than it may have.
+  BY_LIMITS = %w[XCPU KILL SEGV ABRT].freeze
 
-  # Does it, in a process of its own where it is heavy.
-  def work = heavy? && Operation::ChildProcess.possible? ? Operation::ChildProcess.run(self) : execute
+  # Does it, in a process of its own where it is heavy or reads what somebody brought.
+  def work
+    apart = heavy? || (reads_files && Rails.configuration.x.reading_apart)
+    apart && Operation::ChildProcess.possible? ? Operation::ChildProcess.run(self) : execute
+  end
+
+  # What its process may use, as setrlimit calls it: seconds of the processor, bytes of memory.
+  def limits = reads_files ? { "CPU" => seconds_to_read, "AS" => READING_MEMORY } : {}
 
   # Would it slow down whoever types in this process? Kinds say so, by how much there is to do.
   def heavy? = false
+
+  # Reading is much faster, or the file means harm.
+  def seconds_to_read = Integer(ENV.fetch("GLOSSEMA_READING_SECONDS", 120))
 
   # Does what is to be done here, in the language of whoever began it.
   def execute
@@ -62,8 +75,11 @@ module Operation::Execution
     end
   end
 
-  # Its process ended before it did.
-  def broken_off = update!(state: "failed", message: I18n.t("operations.broken_off"))
+  # Its process ended before it did, by a signal or by itself (0).
+  def broken_off(signal)
+    too_much = reads_files && BY_LIMITS.include?(Signal.signame(signal))
+    update!(state: "failed", message: I18n.t(too_much ? "operations.too_much" : "operations.broken_off"))
+  end
 
   private
 
@@ -75,6 +91,9 @@ module Operation::Execution
   rescue Glossema::Refused => e
     stop_with(e.message)
     # Whoever waits is told.
+    raise if @at_once
+  rescue NoMemoryError, SystemStackError
+    stop_with(I18n.t("operations.too_much"))
     raise if @at_once
   rescue StandardError => e
     stop_with(e.is_a?(ActiveRecord::RecordNotFound) ? I18n.t("operations.gone") : I18n.t("operations.fault"))

@@ -1,5 +1,6 @@
 # Two files aligned.
 class Operations::Alignment < Operation
+  self.reads_files = true
   self.default_weight = "ordinary"
   self.in_activity = false
   self.superseding = true

@@ -1,5 +1,6 @@
 # A newer version of a file, compared with the one it would replace. input: "document_id".
 class Operations::FileComparison < Operation
+  self.reads_files = true
   self.default_weight = "interactive"
   self.exclusive = false
   self.in_activity = false

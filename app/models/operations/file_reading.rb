@@ -1,5 +1,6 @@
 # A dropped file read into segments. input: "document_id".
 class Operations::FileReading < Operation
+  self.reads_files = true
   self.default_weight = "interactive"
   self.exclusive = false
   self.in_activity = false

@@ -2,6 +2,7 @@
 class Operations::FileRevision < Operation
   include Operation::OnDocument
 
+  self.reads_files = true
   self.default_weight = "interactive"
 
   def perform

@@ -1,6 +1,7 @@
 # A package or archive that came in becomes a project. Until all of it is there nothing of it is to be seen;
 # what was half done is swept up.
 class Operations::PackageImport < Operation
+  self.reads_files = true
   self.default_weight = "interactive"
   self.exclusive = false
   self.in_activity = false

@@ -1,6 +1,7 @@
 # A sheet that came back from a reviser: its changes to be decided, its comments as notes. The round is told
 # by the sheet.
 class Operations::ReviewReturn < Operation
+  self.reads_files = true
   self.default_weight = "interactive"
   self.in_activity = false
 

@@ -3,6 +3,7 @@
 class Operations::TermImport < Operation
   include Operation::RevertsEntries
 
+  self.reads_files = true
   self.default_weight = "bulk"
 
   # Files of so many bytes are read while the request waits.
@@ -23,6 +24,9 @@ class Operations::TermImport < Operation
   end
 
   def shown_result = result.slice("read", "added", "merged", "same", "faults", "count", "kept")
+
+  # Millions of units and entries are read as they come.
+  def seconds_to_read = 60 * super
 
   private
 

@@ -3,6 +3,7 @@
 class Operations::TermSearch < Operation
   include Operation::RevertsEntries
 
+  self.reads_files = true
   self.exclusive = false
   self.superseding = true
 

@@ -2,6 +2,7 @@
 class Operations::UnitImport < Operation
   include Operation::RevertsUnits
 
+  self.reads_files = true
   self.default_weight = "bulk"
 
   # file: an upload, or {io:, filename:}; different: "both" or "newer"; columns: of tables.
@@ -57,6 +58,9 @@ class Operations::UnitImport < Operation
 
   # Where its units stand is for undoing it.
   def shown_result = result.except("first", "last", "indexed")
+
+  # Millions of units and entries are read as they come.
+  def seconds_to_read = 60 * super
 
   private
 

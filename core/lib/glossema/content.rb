@@ -41,14 +41,7 @@ module Glossema
 
     # items: array of String and Code. Empty strings are dropped, neighbouring strings joined.
     def initialize(items = [])
-      @items =
-        items
-          .each_with_object([]) do |item, list|
-            next if item.is_a?(String) && item.empty?
-
-            item.is_a?(String) && list.last.is_a?(String) ? list[-1] = list[-1] + item : list << item
-          end
-          .freeze
+      @items = strings_joined(items).freeze
       freeze
     end
 
@@ -56,17 +49,20 @@ module Glossema
     # Raises Refused "code-unknown" for a number or kind that is not among them.
     def self.parse(written, codes = [])
       table = code_table(codes)
-      items, rest = [], 0
-      written.scan(WRITTEN) do |escaped, open, close, alone|
-        match = Regexp.last_match
-        items << written[rest...match.begin(0)]
-        rest = match.end(0)
+      items = []
+      rest = Offsets.parts(written, WRITTEN) do |before, mark|
+        items << before
         items << (
-          escaped || table[[(open || close || alone).to_i, Content.kind_of(open, close)]] ||
-            raise(Refused.new("code-unknown.segment", written: match[0]))
+          mark.start_with?("\\") ? mark[1..] : table[numbered(mark)] ||
+            raise(Refused.new("code-unknown.segment", written: mark))
         )
       end
-      new(items << written[rest..])
+      new(items << rest)
+    end
+
+    # [number, kind] of a code in written form.
+    def self.numbered(mark)
+      [mark[/\d+/].to_i, kind_of(!mark.match?(%r{\A\{/|/\}\z}), mark.start_with?("{/"))]
     end
 
     # {[number, kind] => code} of a content or list of codes.
@@ -279,10 +275,25 @@ module Glossema
 
       look = nil if piece.match?(/\A[[:space:]]/) && !look.to_s.match?(SHOWS_ON_SPACE)
       last = out.last
-      return last[0] += piece if last && !last[0].match?(/\A(?:\u0000|[\t\n]\z)/) && last[1..] == [look,
+      return last[0] << piece if last && !last[0].match?(/\A(?:\u0000|[\t\n]\z)/) && last[1..] == [look,
                                                                                                    wraps]
 
       out << [piece.dup, look, wraps]
+    end
+
+    # own: the last string, where it is ours to append to.
+    def strings_joined(items)
+      own = nil
+      items.each_with_object([]) do |item, list|
+        next if item == ""
+
+        if item.is_a?(String) && list.last.is_a?(String)
+          own ? own << item : list[-1] = own = list.last + item
+        else
+          own = nil
+          list << item
+        end
+      end
     end
 
     # Empty pairs go, and a pair that closes and opens again at once is one; invisible marks between do not

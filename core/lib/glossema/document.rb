@@ -154,7 +154,8 @@ module Glossema
 
     # What a parser stumbles over in a file that is not as its format says. Whoever mends us asks for the
     # fault itself.
-    STUMBLES = [NoMethodError, TypeError, ArgumentError, RangeError, IndexError, EncodingError].freeze
+    STUMBLES = [NoMethodError, TypeError, ArgumentError, RangeError, IndexError, EncodingError,
+                SystemStackError].freeze
 
     def read(bytes, options)
       Formats.check_options(@format, options, name)

@@ -26,6 +26,18 @@ module Glossema
     # [[from, to], …]
     def of(text, pattern) = [].tap { |places| each(text, pattern) { |_, from, to| places << [from, to] } }
 
+    # Yields what stands before each match and the match; answers what stands behind the last one.
+    def parts(text, pattern)
+      scanner, at = StringScanner.new(text, fixed_anchor: true), 0
+      while scanner.skip_until(pattern)
+        matched = scanner.matched
+        yield text.byteslice(at, scanner.pos - matched.bytesize - at), matched
+        at = scanner.pos
+        break if matched.empty? && scanner.getch.nil?
+      end
+      text.byteslice(at..)
+    end
+
     # The pieces of a text between places in ascending order.
     def pieces(text, places)
       at = 0

@@ -19,10 +19,10 @@ module Glossema
       letters = content.text.count("A-Za-z")
       items = content.items.map { |item| item.is_a?(String) ? item.tr(*PAIRS) : item }
       last = items.rindex { |item| item.is_a?(String) && item.match?(/\p{L}/) }
-      items[last] = items[last].sub(
-        /(?=[[:space:][:punct:]]*\z)/,
-        " #{"ẋ" * [(letters * 0.3).ceil, 40].min}"
-      ) if last && letters.positive?
+      if last && letters.positive?
+        at = items[last].rindex(/[^[:space:][:punct:]]/) + 1
+        items[last] = items[last].dup.insert(at, " #{"ẋ" * [(letters * 0.3).ceil, 40].min}")
+      end
       Content.new(items)
     end
   end

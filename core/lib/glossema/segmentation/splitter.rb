@@ -6,6 +6,9 @@ module Glossema
     Piece = Struct.new(:segment, :content) { def segment? = segment }
 
     module Splitter
+      # White space at the end: looked for where a run of it begins only, so that long ones cost no more.
+      TRAILING = /(?<![[:space:]])[[:space:]]+\z/
+
       module_function
 
       # content: Content of a unit; breaks: offsets in content.text. Returns Pieces whose contents, one after
@@ -57,7 +60,7 @@ module Glossema
         items = content.items.dup
         lead = items.first.is_a?(String) ? items.first[/\A[[:space:]]+/] : nil
         items[0] = items[0].delete_prefix(lead) if lead
-        trail = items.last.is_a?(String) ? items.last[/[[:space:]]+\z/] : nil
+        trail = items.last.is_a?(String) ? items.last[TRAILING] : nil
         items[-1] = items[-1].delete_suffix(trail) if trail
         [
           lead && Piece.new(false, Content.text(lead)),
@@ -166,7 +169,7 @@ module Glossema
         inside_edge(list, opens.size, /\A[[:space:]]+/, opens) do |space|
           lead.push(*opens, space, *opens.reverse.map { |code| code.with(kind: :close) })
         end
-        inside_edge(list, -1 - closes.size, /[[:space:]]+\z/, closes) do |space|
+        inside_edge(list, -1 - closes.size, TRAILING, closes) do |space|
           trail.unshift(*closes.reverse.map { |code| code.with(kind: :open) }, space, *closes)
         end
         if list.first.is_a?(String) && (space = list.first[/\A[[:space:]]+/])
@@ -174,7 +177,7 @@ module Glossema
           list[0] = list[0][space.length..]
           list.shift if list[0].empty?
         end
-        return unless list.last.is_a?(String) && (space = list.last[/[[:space:]]+\z/])
+        return unless list.last.is_a?(String) && (space = list.last[TRAILING])
 
         trail.unshift(space)
         list[-1] = list[-1][0...-space.length]

@@ -5,7 +5,7 @@ module Glossema
       is "end-mark", group: "marks", level: "look"
 
       # What may follow an end mark.
-      CLOSERS = /[\s"'”’»›)\]}＞>*_]+\z/
+      CLOSERS = /(?<![\s"'”’»›)\]}＞>*_])[\s"'”’»›)\]}＞>*_]+\z/
       CLASSES = {
         "." => "stop", "。" => "stop", "۔" => "stop", "।" => "stop", "．" => "stop", "!" => "exclamation",
         "！" => "exclamation", "?" => "question", "？" => "question", "؟" => "question", ";" => "semicolon",

@@ -4,7 +4,7 @@ module Glossema
     class SpaceEdge < Check
       is "space-edge", group: "spaces", level: "look"
 
-      EDGES = { "leading" => /\A[[:space:]]*/, "trailing" => /[[:space:]]*\z/ }.freeze
+      EDGES = { "leading" => /\A[[:space:]]*/, "trailing" => /(?<![[:space:]])[[:space:]]*\z/ }.freeze
 
       def findings(pair)
         EDGES.filter_map do |variant, pattern|

@@ -569,8 +569,9 @@ module Glossema
       end
 
       def unique_key(key, raws)
-        found, count = key, 1
-        found = "#{key}~#{count += 1}" while raws.key?(found)
+        counts = (@key_counts ||= {}.compare_by_identity)[raws] ||= Hash.new(1)
+        found = key
+        found = "#{key}~#{counts[key] += 1}" while raws.key?(found)
         found
       end
 

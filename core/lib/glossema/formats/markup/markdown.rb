@@ -27,6 +27,8 @@ module Glossema
           ).join("|")
         }|script|style|textarea)(?=[\s/>]|\z))|!--|\?|![A-Z])}i
       TABLE_RULE = /\A[ \t]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?\s*\z/
+      # Lists begin in lists on one line so often at most.
+      NESTED = 50
       # A line of a block: where it starts and ends in the text without its prefix and line end.
       Line = Struct.new(:from, :to, :text, :prefix)
 
@@ -71,7 +73,7 @@ module Glossema
       end
 
       def scan
-        @count, @tables, @fence, @originals = 0, 0, nil, {}
+        @count, @tables, @fence, @originals, @nesting = 0, 0, nil, {}, 0
         @labels =
           @text.scan(/^[ >]{0,6}\[(?!\^)([^\]\n]+)\]:\s*\S/).map { |(label)| label.downcase.gsub(/\s+/, " ") }
         start = front_matter
@@ -171,7 +173,7 @@ module Glossema
           @kind, @indent = "list-item", indent + match[2].length
           inner = match[0].length
           # A list in a list, a quote or a heading right behind the mark.
-          if rest[inner..].match?(/\A(?:#{MARKER}|#{QUOTE}|\#{1,6}[ \t]|`{3,}|~{3,})/)
+          if @nesting < NESTED && rest[inner..].match?(/\A(?:#{MARKER}|#{QUOTE}|\#{1,6}[ \t]|`{3,}|~{3,})/)
             return nested(lines, index, from, to, rest, prefix, inner)
           end
 
@@ -193,7 +195,10 @@ module Glossema
       def nested(lines, index, from, to, rest, prefix, inner)
         lines[index] = [from + prefix.bytesize + rest[0...inner].bytesize, to, rest[inner..]]
         @blank = true
+        @nesting += 1
         take(lines, index)
+      ensure
+        @nesting -= 1
       end
 
       def add(from, to, text, prefix)
@@ -256,7 +261,7 @@ module Glossema
 
       # Byte ranges of the cells of a row, without the blanks around them.
       def cells_of(row)
-        scanner, list = StringScanner.new(row.sub(/\s*\z/, "")), []
+        scanner, list = StringScanner.new(row.rstrip), []
         scanner.skip(/\s*\|/)
         until scanner.eos?
           from = scanner.pos
@@ -280,7 +285,7 @@ module Glossema
 
       def unit(lines, block, path = nil)
         from, to = lines.first.from, lines.last.to
-        to -= lines.last.text[/[ \t]*\z/].bytesize
+        to -= lines.last.text[/(?<![ \t])[ \t]*\z/].bytesize
         return if to <= from
 
         inline = Inline.new(self, lines, @labels)

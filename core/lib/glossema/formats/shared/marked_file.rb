@@ -14,6 +14,8 @@ module Glossema
           def with(**changes) = self.class.new(**to_h, **changes)
         end
       SPACE = /[ \t\r\n\f]+/
+      # Looked for where a run of it begins only, so that long ones cost no more.
+      TRAILING = /(?<![ \t\r\n\f])#{SPACE}\z/
       NAMED = /&(?:#\d{1,7}|#[xX]\h{1,6}|[A-Za-z][A-Za-z0-9]*);/
 
       attr_reader :tree
@@ -150,7 +152,7 @@ module Glossema
         from, to = run.first.from, run.last.to
         unless context.preserve
           from += run.first.raw[/\A#{SPACE}/o].to_s.bytesize if run.first.kind == :text
-          to -= run.last.raw[/#{SPACE}\z/o].to_s.bytesize if run.last.kind == :text
+          to -= run.last.raw[TRAILING].to_s.bytesize if run.last.kind == :text
         end
         return cdata(run.first, id, context) if run.size == 1 && run.first.kind == :cdata
 
@@ -257,7 +259,7 @@ module Glossema
       # Blanks at the end of a line do not show.
       def strip_end
         at = @items.rindex { |item| !item.is_a?(Code) || !item.anchor? }
-        @items[at] = @items[at].sub(/ +\z/, "") if at && @items[at].is_a?(String)
+        @items[at] = @items[at].sub(/(?<! ) +\z/, "") if at && @items[at].is_a?(String)
       end
 
       # Is there nothing in it that a reader could see?

@@ -1,6 +1,8 @@
 # A tree of XML or HTML whose nodes know where they stand in the text, so that a file can be changed in places
 # and is otherwise kept to the byte. XML must be well formed (nokogiri says so beforehand); HTML is read as
 # browsers read it, near enough for text: optional end tags, void elements, raw text, unclosed and stray tags.
+require "glossema/formats/shared/tag_ends"
+
 module Glossema
   module Formats
     module Markup
@@ -109,7 +111,6 @@ module Glossema
       P_BORDERS = %w[table button td th caption object body html].freeze
       NAME = %r{[^\s<>/="']+}
       ATTRIBUTE = %r{([^\s<>/="'][^\s<>/=]*)(?:\s*=\s*(?:"([^"]*)"|'([^']*)'|([^\s"'>]+)))?}m
-      TAG_END = /(?:[^>"']|"[^"]*"|'[^']*')*>/m
       XML_ENTITIES = { "amp" => "&", "lt" => "<", "gt" => ">", "quot" => '"', "apos" => "'" }.freeze
       ENTITY = /&(?:#(\d{1,7})|#[xX](\h{1,6})|([A-Za-z][A-Za-z0-9]*));/
       MAX_DEPTH = 600
@@ -121,7 +122,7 @@ module Glossema
       TooDeep = Class.new(StandardError)
       def parse(text, html: false)
         kind, html = html, html == true
-        scanner = StringScanner.new(text)
+        scanner, ends = StringScanner.new(text), TagEnds.new(text)
         root = Node.new(:element, 0, text.bytesize, nil, text, kind)
         root.name, root.open_to, root.close_from, root.children = "", 0, text.bytesize, []
         current, count, depth, names = root, 0, 0, Hash.new(0)
@@ -151,8 +152,7 @@ module Glossema
             (scanner.skip_until(html ? />/ : /\?>/) || scanner.terminate) && add.call(:instruction, from)
           elsif scanner.skip(/<![A-Za-z\[]/)
             skip_doctype(scanner, html) && add.call(:doctype, from)
-          elsif scanner.scan(%r{</(#{NAME})?#{TAG_END}}o)
-            name = scanner[1].to_s
+          elsif (name = end_tag(scanner, ends))
             name = name.downcase if html
             target = current
             target = target.parent while target && target.name != name
@@ -164,11 +164,10 @@ module Glossema
           elsif scanner.scan(/<([A-Za-z_:\u0080-\u{10FFFF}]#{NAME.source.sub("+", "*")})/o)
             name = scanner[1]
             name = name.downcase if html
-            unless scanner.skip(TAG_END)
-              next add.call(:text, from) if html
+            behind = ends.after(scanner.pos)
+            next add.call(:text, from) if behind.nil? && html
 
-              scanner.terminate
-            end
+            scanner.pos = behind || text.bytesize
             imply_ends(name, current, names).times { pop.call(from) } if html
             alone =
               text.byteslice(scanner.pos - 2, 1) == "/" &&
@@ -211,6 +210,13 @@ module Glossema
         end
         pop.call(text.bytesize) until current.equal?(root)
         root
+      end
+
+      # The name of the end tag that begins here, which is passed; nil where none does.
+      def end_tag(scanner, ends)
+        scanner.check(%r{</(#{NAME})?}o) or return
+        name, behind = scanner[1].to_s, ends.after(scanner.pos + scanner.matched_size)
+        behind && (scanner.pos = behind) && name
       end
 
       # Raw text whose entities count.

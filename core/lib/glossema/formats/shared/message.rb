@@ -79,7 +79,7 @@ module Glossema
         text = @text[from...to]
         return [text] unless text.match?(/\p{L}/)
 
-        lead, trail = text[/\A\s*/], text[/\s*\z/]
+        lead, trail = text[/\A\s*/], text[/(?<!\s)\s*\z/]
         [lead, leaf(where, labels, from + lead.length, to - trail.length, counted), trail]
       end
 

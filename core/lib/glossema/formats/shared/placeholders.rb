@@ -32,17 +32,12 @@ module Glossema
       # string → [Content, raws]; raws: {key => original text, or [opening, closing] of a pair}.
       # pattern: what becomes a code besides markup.
       def read(string, pattern = ALL)
-        raws, items, open, at = {}, [], [], 0
-        string
-          .to_enum(:scan, pattern)
-          .map { Regexp.last_match }
-          .each do |match|
-            raw = match[0]
-            items << string[at...match.begin(0)]
-            at = match.end(0)
-            items << code_of(raw, open, items, raws)
-          end
-        items << string[at..]
+        raws, items, open = {}, [], []
+        rest = Offsets.parts(string, pattern) do |before, raw|
+          items << before
+          items << code_of(raw, open, items, raws)
+        end
+        items << rest
         open.each { |index, raw| items[index] = alone(raw, raws) }
         [Content.new(items).renumber, raws]
       end

@@ -52,7 +52,7 @@ module Glossema
         before = text_of(piece)
         return false if fold(before) == fold(target)
 
-        edges = [before[/\A[[:space:]]*/], before[/[[:space:]]*\z/]]
+        edges = [before[/\A[[:space:]]*/], before[/(?<![[:space:]])[[:space:]]*\z/]]
         piece.each_with_index { |node, index| yield node, index.zero? ? edges.join(target) : "" }
         true
       end

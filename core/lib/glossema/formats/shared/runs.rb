@@ -135,7 +135,7 @@ module Glossema
         close =
           lambda do
             # White space at the edge of a look that does not show on it stays outside.
-            space = open && !open_shows && items.last.is_a?(String) && items.last[/[[:space:]]+\z/]
+            space = open && !open_shows && items.last.is_a?(String) && items.last[Segmentation::Splitter::TRAILING]
             items[-1] = items.last.delete_suffix(space) if space
             items << open.with(kind: :close) if open
             items << space if space

@@ -229,7 +229,7 @@ module Glossema
       def add_form(other, last, category)
         content, raws = Placeholders.read(decode(slice(other.from, other.to)))
         path = other.path.sub(/_other\z/, "_#{category}")
-        gap = @text.byteslice(0, other.entry_from)[/\s*\z/]
+        gap = @text.byteslice(0, other.entry_from)[/(?<!\s)\s*\z/]
         place(
           path,
           last.to + 1,

@@ -16,7 +16,7 @@ module Glossema
       ONE_TIME = /-?\d{1,3}:\d{1,2}:\d{1,2}(?:[,.]\d{1,3})?/
       # The end may be missing.
       TIME = /#{ONE_TIME}[ \t]*-->[ \t]*(?:#{ONE_TIME})?/
-      STYLE = %r!</?(?:[biu]|font)\b[^>]*>|\{\\[^}]*\}|\{/?[biuy]:?[^}]*\}!i
+      STYLE = %r!</?(?:[biu]|font)\b[^<>]*>|\{\\[^{}]*\}|\{/?[biuy]:?[^{}]*\}!i
 
       def self.recognises?(bytes, name)
         EncodedText.text?(bytes) &&

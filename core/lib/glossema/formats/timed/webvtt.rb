@@ -15,7 +15,7 @@ module Glossema
       # An id, times, settings.
       HEAD = /\A(?:[^\r\n]*(?:\r\n|\n|\r))?[ \t]*(#{TIME})([^\r\n]*)(?:\r\n|\n|\r)/
       CLOSES = /(?:\r\n|\n|\r)[ \t]*(?:\r\n|\n|\r)/
-      STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);}i
+      STYLE = %r{</?(?:[biuvc]|ruby|rt|lang)\b[^<>]*>|<(?:\d+:)?\d{2}:\d{2}\.\d{3}>|&(?:lrm|rlm);}i
 
       def self.recognises?(bytes, name)
         EncodedText.text?(bytes) &&
@@ -45,7 +45,7 @@ module Glossema
             take(
               "c#{number}",
               start,
-              at - text[/\s*\z/].bytesize,
+              at - text[/(?<!\s)\s*\z/].bytesize,
               path,
               STYLE
             )

@@ -43,6 +43,9 @@ module Glossema
           rPr t tab br cr noBreakHyphen lastRenderedPageBreak softHyphen fldChar instrText delText
         ].freeze
 
+        # Fields in fields end by then.
+        DEEPEST = 30
+
         attr_reader :node, :content, :block
 
         # fields: stack of the fields open at the start of the paragraph; left as it is at its end.
@@ -321,18 +324,25 @@ module Glossema
         # The instruction of the field that this mark begins, read ahead.
         def instruction_after(mark)
           depth, text = 0, +""
-          (@marks ||= @node.xpath(".//*[local-name()='fldChar' or local-name()='instrText']").to_a)
-            .drop_while { |node| node != mark }
-            .each do |node|
-              next(text << node.text if depth == 1) if node.name == "instrText"
+          (field_marks.fetch(mark.pointer_id)...@marks.size).each do |at|
+            node = @marks[at]
+            next(text << node.text if depth == 1) if node.name == "instrText"
 
-              type = Styles.value(node, "fldCharType")
-              depth += 1 if type == "begin"
-              break if depth == 1 && %w[separate end].include?(type)
+            type = Styles.value(node, "fldCharType")
+            depth += 1 if type == "begin"
+            break if (depth == 1 && %w[separate end].include?(type)) || depth > DEEPEST
 
-              depth -= 1 if type == "end"
-            end
+            depth -= 1 if type == "end"
+          end
           text
+        end
+
+        # {mark of a field => its place among them}
+        def field_marks
+          @field_marks ||= begin
+            @marks = @node.xpath(".//*[local-name()='fldChar' or local-name()='instrText']").to_a
+            @marks.each_with_index.to_h { |node, index| [node.pointer_id, index] }
+          end
         end
 
         def new_capture = { nodes: [], text: +"" }

@@ -180,11 +180,14 @@ module Glossema
         def outline(properties) =
           properties && (node = child(properties, "outlineLvl")) && value(node, "val").to_i
 
+        # Styles that are based on so many others are made to do harm.
+        LONGEST_LINE = 60
+
         # A style and those it is based on, nearest first.
         def lineage(id)
           (@lineages ||= {})[id] ||= begin
             list = []
-            while id && (style = @styles[id]) && !list.include?(style)
+            while list.size < LONGEST_LINE && id && (style = @styles[id]) && !list.include?(style)
               list << style
               id = (base = child(style, "basedOn")) && value(base, "val")
             end

@@ -50,6 +50,9 @@ module Glossema
 
         private
 
+        # An element stands for so many spaces at most; one that says more means harm.
+        MOST_SPACES = 10_000
+
         # An element without its text; what can be chosen in it stays.
         def shell_of(element)
           choices = element.element_children.select { |child| child.name == "list-item" }
@@ -108,6 +111,8 @@ module Glossema
         def spaces(child, names)
           @blank = false
           count = Odf.value(child, "c").to_i
+          raise RangeError, "#{count} spaces" if count > MOST_SPACES
+
           Text.new(" " * [count, 1].max, names, @styles.effective(names, @style), nil)
         end
 
