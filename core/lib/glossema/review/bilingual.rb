@@ -50,11 +50,8 @@ module Glossema
       private
 
       def parsed(bytes, name)
-        text = bytes.dup.force_encoding("UTF-8")
-        raise Refused.new("damaged.xml", name: name, place: "") if text.match?(/<!ENTITY/)
-
-        Nokogiri::XML(bytes) { |config| config.strict.nonet }
-      rescue Nokogiri::XML::SyntaxError
+        Formats::GuardedXml.parse(bytes)
+      rescue Nokogiri::XML::SyntaxError, Formats::GuardedXml::Declares
         raise Refused.new("damaged.xml", name: name, place: "")
       end
 

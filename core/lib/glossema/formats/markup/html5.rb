@@ -114,7 +114,11 @@ module Glossema
       def forgives_encoding? = true
 
       # What calls itself XML is held to it; of other pages browsers make what they can, and so do we.
-      def prepare = @text.match?(/\A\s*<\?xml/) && Xml.refuse_hostile(@text, @name)
+      def prepare
+        return unless @text.match?(/\A\s*<\?xml/)
+
+        Xml.refuse_hostile(Nokogiri.XML(@text, nil, "UTF-8") { |config| config.recover.nonet }, @name)
+      end
 
       def bookmark?(node)
         %w[a span].include?(node.name) && node.children.empty? && !node.attributes.key?("href") &&

@@ -59,18 +59,20 @@ module Glossema
         head.match?(/\A\s*<\?xml\b/) || (ending?(name) && head.match?(/\A\s*</))
       end
 
-      # Refuses what no document needs: entities from elsewhere, or made of others.
-      def self.refuse_hostile(text, name)
-        subset = text[/<!DOCTYPE[^\[>]*\[(.*?)\]\s*>/m, 1] or return
-        declared = subset.scan(/<!ENTITY\s+(%\s+)?(\S+)\s+(?:(SYSTEM|PUBLIC)\b|("[^"]*"|'[^']*'))/m)
-        if declared.any? { |parameter, _, outside, _| outside && parameter.nil? }
+      # Kinds of declared entities that stand outside the file, as the parser counts them.
+      OUTSIDE = [Nokogiri::XML::EntityDecl::EXTERNAL_GENERAL_PARSED,
+                 Nokogiri::XML::EntityDecl::EXTERNAL_GENERAL_UNPARSED].freeze
+      HARMLESS = /&(?:#\w+|amp|lt|gt|quot|apos);/
+
+      # Refuses what no document needs: entities from elsewhere, or made of others. dom: as the parser has read it.
+      def self.refuse_hostile(dom, name)
+        declared = dom.internal_subset&.children.to_a.grep(Nokogiri::XML::EntityDecl)
+        if declared.any? { |entity| OUTSIDE.include?(entity.entity_type) }
           raise Refused.new("hostile.entities-outside", name: name)
         end
-        unless declared.any? { |_, _, _, value|
-                 value.to_s.gsub(/&(?:#\w+|amp|lt|gt|quot|apos);/, "").match?(/&\w+;|%\w+;/)
-               }
-          return
-        end
+        return if declared.none? { |entity|
+          entity.original_content.to_s.gsub(HARMLESS, "").match?(/[&%][\w:]/)
+        }
 
         raise Refused.new("hostile.entities-of-entities", name: name)
       end
@@ -102,9 +104,9 @@ module Glossema
       private
 
       def prepare
-        self.class.refuse_hostile(@text, @name)
         # As libxml sees it: the text is UTF-8 now, whatever it says.
         @dom = Nokogiri.XML(@text, nil, "UTF-8") { |config| config.strict.nonet }
+        self.class.refuse_hostile(@dom, @name)
         raise Refused.new("damaged.no-root", name: @name) unless @dom.root
       rescue Nokogiri::XML::SyntaxError => e
         if e.message.match?(/entity reference loop|amplification|excessive depth/i)

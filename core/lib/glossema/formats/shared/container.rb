@@ -1,6 +1,7 @@
 # ZIP files as documents use them: read within bounds, written back with untouched parts copied as they were.
 # Loaded when the first archive is opened: commands on plain text start sooner.
 autoload :Zip, "zip"
+require "glossema/formats/shared/guarded_xml"
 
 module Glossema
   module Formats
@@ -57,9 +58,8 @@ module Glossema
       # carry; the name of a document type alone is harmless.
       def xml(path)
         bytes = read(path) or return nil
-        parsed = Nokogiri.XML(bytes) { |config| config.strict.nonet }
-        return parsed unless parsed.internal_subset&.children&.any?
-
+        GuardedXml.parse(bytes)
+      rescue GuardedXml::Declares
         raise Refused.new("hostile.type-declaration", name: name, path: path)
       rescue Nokogiri::XML::SyntaxError => e
         raise Refused.new(

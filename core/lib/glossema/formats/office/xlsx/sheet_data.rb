@@ -9,6 +9,9 @@ module Glossema
         PLAIN = %r{\A\s*<(?:\w+:)?is>\s*<(?:\w+:)?t\b[^>]*>([^<]*)</(?:\w+:)?t>\s*</(?:\w+:)?is>\s*\z}
         NAMESPACE = "http://schemas.openxmlformats.org/spreadsheetml/2006/main".freeze
 
+        # Encodings of XML that does not begin with a mark, by its first character.
+        WITHOUT_MARK = { "<\0".b => "UTF-16LE", "\0<".b => "UTF-16BE" }.freeze
+
         Row = Struct.new(:number, :hidden, :cells)
         # shared: index of a shared string, or nil; inline: XML of a string of its own, or nil; value: what
         # else it holds.
@@ -46,7 +49,8 @@ module Glossema
         def utf8(bytes)
           return EncodedText.head(bytes.b, bytes.bytesize) if bytes.b.start_with?("\xFF\xFE".b, "\xFE\xFF".b)
 
-          bytes.dup.force_encoding("UTF-8")
+          wide = WITHOUT_MARK[bytes.byteslice(0, 2).b]
+          wide ? bytes.dup.force_encoding(wide).encode("UTF-8") : bytes.dup.force_encoding("UTF-8")
         end
 
         # Yields each Row of a sheet. Cells and rows without a place of their own follow the one before.
