@@ -33,7 +33,8 @@ module GlossemaApp
     config.active_record.encryption.primary_key = keys.generate_key("primary", 32).unpack1("H*")
     config.active_record.encryption.deterministic_key = keys.generate_key("deterministic", 32).unpack1("H*")
     config.active_record.encryption.key_derivation_salt = keys.generate_key("salt", 32).unpack1("H*")
-    config.autoload_lib(ignore: %w[tasks memory_commands.rb backup_commands.rb upload_name.rb server_lock.rb fork_server.rb])
+    config.autoload_lib(ignore: %w[tasks memory_commands.rb backup_commands.rb upload_name.rb server_lock.rb
+                                   fork_server.rb])
     config.generators.system_tests = nil
     config.time_zone = "UTC"
     config.active_job.queue_adapter = :solid_queue
@@ -49,8 +50,8 @@ module GlossemaApp
     config.session_store :cookie_store, key: "_glossema", httponly: true, expire_after: 14.days
     config.cache_store = :memory_store
     config.yjit = true
-    # Files are read in processes of their own, however small they are. Specs read small ones where they are: what
-    # such a process announces does not reach a page of theirs.
+    # Files are read in processes of their own, however small they are. Specs read small ones where they are:
+    # what such a process announces does not reach a page of theirs.
     config.x.reading_apart = !Rails.env.test?
     # Tables that Ruby's schema file cannot say: without row ids, for full text.
     config.active_record.schema_format = :sql

@@ -1,7 +1,7 @@
-# A process that has loaded the application and does nothing but make children of itself: each begins at once, does
-# one piece of work within its limits, and gives back all it used. It has no threads and no open database when it
-# forks. Whoever wants work done connects to its socket and sends one line of JSON; the answers are lines too: the
-# number of the child's process, and when it has ended the signal that ended it, or 0.
+# A process that has loaded the application and does nothing but make children of itself: each begins at once,
+# does one piece of work within its limits, and gives back all it used. It has no threads and no open database
+# when it forks. Whoever wants work done connects to its socket and sends one line of JSON; the answers are
+# lines too: the number of the child's process, and when it has ended the signal that ended it, or 0.
 require "json"
 require "socket"
 

@@ -1,4 +1,5 @@
-# Files are read by processes of their own, within limits: real ones, forked from a process that has loaded everything.
+# Files are read by processes of their own, within limits: real ones, forked from a process that has loaded
+# everything.
 RSpec.describe Operation::ChildProcess do
   self.use_transactional_tests = false
 
@@ -15,7 +16,8 @@ RSpec.describe Operation::ChildProcess do
 
   # Answers the operation that has read it.
   def read(text, name: "a.txt")
-    made = project.documents.create!(name: name, position: 1, format: "Text", by: "sentence", state: "waiting")
+    made = project.documents.create!(name: name, position: 1, format: "Text", by: "sentence",
+      state: "waiting")
     made.original.attach(io: StringIO.new(text), filename: name)
     made.read_later
     Operation.claim("interactive").tap(&:work)

@@ -1,6 +1,6 @@
-# Heavy operations, and those that read what users bring, are done by a process of their own: whoever types in the
-# server's process notices nothing of them, what they used of memory is given back, and one that does not stop can
-# be stopped.
+# Heavy operations, and those that read what users bring, are done by a process of their own: whoever types in
+# the server's process notices nothing of them, what they used of memory is given back, and one that does not
+# stop can be stopped.
 module Operation::ChildProcess
   PROGRAM = Rails.root.join("bin/fork-server").to_s
   LOG = Rails.root.join("log/operations.log").to_s
@@ -8,8 +8,8 @@ module Operation::ChildProcess
   MANY = 300
   UNITS = 2000
   LARGE = 200_000
-  # Seconds in which it should stop by itself once its operation is cancelled; in which the process that makes the
-  # others is there.
+  # Seconds in which it should stop by itself once its operation is cancelled; in which the process that makes
+  # the others is there.
   GRACE, BOOT = 1.5, 60
   EVERY = 0.25
 
@@ -97,7 +97,8 @@ module Operation::ChildProcess
       return @path if @pipe && !@pipe.closed? && running?(@pipe.pid)
 
       @path = File.join(Dir.mktmpdir("glossema"), "operations")
-      @pipe = IO.popen([GcSettings::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, @path], "w", err: [LOG, "a"])
+      @pipe = IO.popen([GcSettings::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, @path], "w",
+        err: [LOG, "a"])
       @path
     end
 

@@ -1,13 +1,13 @@
-# Where a pattern stands in a text, in code points. Ruby counts through a text that is not ASCII from its beginning
-# for every place it tells; here it is counted through once.
+# Where a pattern stands in a text, in code points. Ruby counts through a text that is not ASCII from its
+# beginning for every place it tells; here it is counted through once.
 require "strscan"
 
 module Glossema
   module Offsets
     module_function
 
-    # Yields the text of each match, where it begins and ends, and the StringScanner for its groups. Looks behind
-    # as String#scan does.
+    # Yields the text of each match, where it begins and ends, and the StringScanner for its groups. Looks
+    # behind as String#scan does.
     def each(text, pattern)
       scanner = StringScanner.new(text, fixed_anchor: true)
       byte = from = 0

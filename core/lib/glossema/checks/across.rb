@@ -59,7 +59,9 @@ module Glossema
 
       # Case, white space, where a word may be divided and marks at the end make no other text.
       def fold(text)
-        text.delete("\u00AD\u200B").gsub(/[[:space:]]+/, " ").strip.downcase.sub(/(?<![.:;,!?…])[.:;,!?…]+\z/, "")
+        text.delete("\u00AD\u200B").gsub(/[[:space:]]+/, " ").strip.downcase.sub(
+          /(?<![.:;,!?…])[.:;,!?…]+\z/, ""
+        )
       end
 
       # The way a term is put most often is taken as meant; the others are told of it.

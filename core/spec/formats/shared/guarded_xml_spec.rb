@@ -1,4 +1,5 @@
-# What a file declares is found by the parser: behind comments, in any encoding, behind what looks like a declaration.
+# What a file declares is found by the parser: behind comments, in any encoding, behind what looks like a
+# declaration.
 RSpec.describe Glossema::Formats::GuardedXml do
   declared = '<!DOCTYPE w:document [<!ENTITY a "x">]>'
   prolog = '<?xml version="1.0" encoding="UTF-16"?>'

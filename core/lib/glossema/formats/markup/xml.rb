@@ -64,7 +64,8 @@ module Glossema
                  Nokogiri::XML::EntityDecl::EXTERNAL_GENERAL_UNPARSED].freeze
       HARMLESS = /&(?:#\w+|amp|lt|gt|quot|apos);/
 
-      # Refuses what no document needs: entities from elsewhere, or made of others. dom: as the parser has read it.
+      # Refuses what no document needs: entities from elsewhere, or made of others. dom: as the parser has
+      # read it.
       def self.refuse_hostile(dom, name)
         declared = dom.internal_subset&.children.to_a.grep(Nokogiri::XML::EntityDecl)
         if declared.any? { |entity| OUTSIDE.include?(entity.entity_type) }

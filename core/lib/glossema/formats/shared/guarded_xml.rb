@@ -1,5 +1,6 @@
-# XML of which no part may be declared by the file itself: a document type that is only named is harmless, one that
-# declares anything is refused by what the parser found, wherever in the bytes and in whichever encoding it stands.
+# XML of which no part may be declared by the file itself: a document type that is only named is harmless, one
+# that declares anything is refused by what the parser found, wherever in the bytes and in whichever encoding
+# it stands.
 module Glossema
   module Formats
     module GuardedXml

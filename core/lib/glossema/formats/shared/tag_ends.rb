@@ -1,5 +1,5 @@
-# Where the tags of a text end, the quotes of their attributes heeded. Every quote is followed once, so that a text
-# full of tags without an end is read as fast as any other. Places are of bytes.
+# Where the tags of a text end, the quotes of their attributes heeded. Every quote is followed once, so that a
+# text full of tags without an end is read as fast as any other. Places are of bytes.
 require "strscan"
 
 module Glossema
