@@ -53,8 +53,12 @@ module Glossema
       rest = Offsets.parts(written, WRITTEN) do |before, mark|
         items << before
         items << (
-          mark.start_with?("\\") ? mark[1..] : table[numbered(mark)] ||
-            raise(Refused.new("code-unknown.segment", written: mark))
+          if mark.start_with?("\\")
+            mark[1..]
+          else
+            table[numbered(mark)] ||
+                      raise(Refused.new("code-unknown.segment", written: mark))
+          end
         )
       end
       new(items << rest)

@@ -4,7 +4,8 @@ RSpec.describe Glossema::Formats::GuardedXml do
   declared = '<!DOCTYPE w:document [<!ENTITY a "x">]>'
   prolog = '<?xml version="1.0" encoding="UTF-16"?>'
   comment = "<!--#{"long " * 20_000}-->"
-  body = "<w:document #{Files::NAMESPACES}><w:body><w:p><w:r><w:t>Read &a; this.</w:t></w:r></w:p></w:body></w:document>"
+  paragraph = "<w:p><w:r><w:t>Read &a; this.</w:t></w:r></w:p>"
+  body = "<w:document #{Files::NAMESPACES}><w:body>#{paragraph}</w:body></w:document>"
 
   def opened(xml)
     parts = Files.parts_of(Files.docx(Files.paragraph(Files.run("Read."))))
