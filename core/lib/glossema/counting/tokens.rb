@@ -16,7 +16,8 @@ module Glossema
       ADDRESS =
         '(?:(?:https?|ftp)://|www\.)[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]|' \
           '(?<![\p{L}\p{N}._%+-])[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+|' \
-          '(?<![\p{L}\p{N}-])(?:[\p{L}\p{N}-]+\.){1,9}\p{L}{2,}/[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]'.freeze
+          '(?<![\p{L}\p{N}-])(?:[\p{L}\p{N}-]+\.){1,9}\p{L}{2,}/' \
+          '[^\s<>"“”«»]*[^\s<>"“”«».,;:!?()\[\]\'’…]'.freeze
       # Addresses, which are only looked for where one can begin, grouped numbers, unspaced characters, words,
       # marks.
       PATTERN =
