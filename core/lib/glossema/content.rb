@@ -51,15 +51,8 @@ module Glossema
       table = code_table(codes)
       items = []
       rest = Offsets.parts(written, WRITTEN) do |before, mark|
-        items << before
-        items << (
-          if mark.start_with?("\\")
-            mark[1..]
-          else
-            table[numbered(mark)] ||
-                      raise(Refused.new("code-unknown.segment", written: mark))
-          end
-        )
+        items << before << (mark.start_with?("\\") ? mark[1..] : table[numbered(mark)])
+        raise Refused.new("code-unknown.segment", written: mark) unless items.last
       end
       new(items << rest)
     end

@@ -43,14 +43,22 @@ module Glossema
         return [] unless text.match?(/\p{Nd}/)
 
         bare = Placeholders.masked(text)
-        bare.enum_for(:scan, DIGITS).map do
-          from, to = Regexp.last_match.offset(0)
-          Number.new(from, to, Regexp.last_match[0], apart?(text, from, to))
+        # Places in bytes are the same in both but where the name of a placeholder is not ASCII.
+        around = bare.bytesize == text.bytesize ? text : bare
+        found = []
+        Offsets.each(bare, DIGITS) do |digits, from, to, scanner|
+          found << Number.new(from, to, digits, apart?(around, scanner.pos - digits.bytesize, scanner.pos))
         end
+        found
       end
 
+      # What stands around a number, in bytes.
+      AROUND = 80
+
+      # from, to: in bytes.
       def apart?(text, from, to)
-        before, after = text[0...from], text[to..]
+        start = [from - AROUND, 0].max
+        before, after = [[start, from - start], [to, AROUND]].map { |place| text.byteslice(*place).scrub("") }
         return true if before.match?(/\d#{TIMES}\z/o) || after.match?(/\A#{TIMES}\d/o)
         return false if before[-1]&.match?(LETTER)
 
@@ -61,16 +69,22 @@ module Glossema
       def take_forms
         return if @source.empty?
 
-        rest = @pair.into.dup
+        rest, places = @pair.into.dup, Hash.new(0)
         Forms::Carried.in(@pair.from, @pair.source_lang, @pair.target_lang).each do |one|
-          at = rest.index(/(?<![\p{Nd}]|\p{Nd}[.,])#{Regexp.escape(one.target)}(?!\p{Nd}|[.,]\p{Nd})/) or next
+          at = rest.index(/(?<![\p{Nd}]|\p{Nd}[.,])#{Regexp.escape(one.target)}(?!\p{Nd}|[.,]\p{Nd})/,
+            places[one.target]) or next
+          places[one.target] = at
           rest[at, one.target.length] = "\u0000" * one.target.length
           take(@source, one.from, one.to)
           take(@target, at, at + one.target.length)
         end
       end
 
-      def take(list, from, to) = list.reject! { |number| number.from >= from && number.to <= to }
+      # The numbers stand in their order.
+      def take(list, from, to)
+        at = list.bsearch_index { |number| number.from >= from } or return
+        list.delete_at(at) while list[at] && list[at].to <= to
+      end
 
       # Times of day that are the same by the clock of twelve hours and that of twenty-four: 5:30 p.m. and
       # 17.30, 3 pm and 15.
@@ -90,13 +104,30 @@ module Glossema
       # Of the same value, in the form of its language first.
       def take_values
         [false, true].each do |loosely|
+          there, used = by_value(loosely), Set.new.compare_by_identity
           @source.reject! do |number|
             values = readings(number.text, @pair.source_lang, loosely)
-            same = @target.select { |one| readings(one.text, @pair.target_lang, loosely).intersect?(values) }
-            other = same.find { |one| one.apart == number.apart } || same.first
+            other = first_of(there, values, number.apart,
+              used) || first_of(there, values, !number.apart, used)
             note_form(number, other) if other && loosely
-            @target.delete(other) if other
-            other
+            used << other if other
+          end
+          @target.reject! { |number| used.include?(number) }
+        end
+      end
+
+      # The first of the numbers of these values that is not used yet.
+      def first_of(there, values, apart, used)
+        lists = values.filter_map { |value| there[[value, apart]] }
+        lists.each { |list| list.shift while list.any? && used.include?(list.first) }
+        lists.filter_map(&:first).min_by(&:from)
+      end
+
+      # {[value, does it stand by itself?] => numbers of the target that can have it}
+      def by_value(loosely)
+        @target.each_with_object({}) do |number, found|
+          readings(number.text, @pair.target_lang, loosely).each do |value|
+            (found[[value, number.apart]] ||= []) << number
           end
         end
       end

@@ -44,6 +44,9 @@ module Glossema
       PLAIN = %r{(?<![\p{L}\p{Nd}])(?:(?<=[\s(]|\A)[-−+])?#{NUMBER}(?:[:/.]\p{Nd}+)*(?![\p{L}])}
       ORDINAL = /(?<![\p{L}\p{Nd}])\p{Nd}+(?=(?:st|nd|rd|th)\b)/
 
+      # Longer texts are looked at in blocks.
+      BLOCK = 2_000
+
       # text of the source; languages: tags. Returns [Carry …] in order; what overlaps is taken once, as the
       # kind that comes first.
       def self.in(text, source_lang, target_lang) = new(source_lang, target_lang).in(text)
@@ -61,13 +64,30 @@ module Glossema
 
       def in(text)
         return [] unless text.match?(/[\p{Nd}@]|:\/\/|www\./)
+        return in_block(text) if text.length <= BLOCK
 
-        @text, @found = text, []
+        at = 0
+        Offsets.pieces(text, borders(text)).flat_map do |piece|
+          found = in_block(piece).each { |one| one.from, one.to = one.from + at, one.to + at }
+          at += piece.length
+          found
+        end
+      end
+
+      private
+
+      def in_block(text)
+        @text, @found, @covered = text, [], "0" * text.length
         each_way { |kind, from, to, target| take(kind, from, to, target) }
         @found.sort_by(&:from)
       end
 
-      private
+      # Places behind white space, about a block apart.
+      def borders(text)
+        at, places = 0, []
+        Offsets.each(text, /\s/) { |_, _, to| places << (at = to) if to - at >= BLOCK }
+        places
+      end
 
       # Yields all that might be, what is surest first.
       def each_way(&block)
@@ -84,8 +104,9 @@ module Glossema
       end
 
       def take(kind, from, to, target)
-        return if target.nil? || @found.any? { |one| from < one.to && one.from < to }
+        return if target.nil? || @covered[from...to].include?("1")
 
+        @covered[from...to] = "1" * (to - from)
         @found << Carry.new(from, to, kind, @text[from...to], target)
       end
 
