@@ -1,7 +1,5 @@
 # Finds and replaces in contents: plain or by regular expression, whole words or not, in any case or as
 # written. Codes are never touched: each stretch of text between them is looked at for itself.
-require "timeout"
-
 module Glossema
   class Replacing
     # An expression that takes longer than so many seconds in one text is given up.
@@ -14,14 +12,17 @@ module Glossema
     def initialize(find:, with: "", regex: false, cased: false, words: false)
       raise Refused.new("find-pattern.empty") if find.empty?
 
+      raise RegexpError, "longer than #{Expression::LONGEST} characters" if find.length > Expression::LONGEST
+
       source = regex ? find : Regexp.escape(find)
       source = "(?<![\\p{L}\\p{N}])(?:#{source})(?![\\p{L}\\p{N}])" if words
-      @pattern = Regexp.new(source, cased ? 0 : Regexp::IGNORECASE)
+      @pattern = Expression.compile(source, cased ? 0 : Regexp::IGNORECASE,
+        longest: 3 * Expression::LONGEST)
       raise Refused.new("find-pattern.everything", pattern: find) if @pattern.match?("")
 
       @find, @with, @regex = find, with, regex
     rescue RegexpError => e
-      raise Refused.new("find-pattern.broken", pattern: find, reason: e.message.split(":").first)
+      raise Refused.new("find-pattern.broken", pattern: find[0, 200], reason: e.message.split(":").first)
     end
 
     # Does it stand in the content? Raises Refused "find-pattern.slow".
@@ -61,7 +62,7 @@ module Glossema
 
     def bounded(&)
       Timeout.timeout(SECONDS, &)
-    rescue Timeout::Error
+    rescue *Expression::TOO_SLOW
       raise Refused.new("find-pattern.slow", pattern: @find)
     end
   end

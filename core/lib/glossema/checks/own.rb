@@ -1,6 +1,4 @@
 # A check of her own: regular expressions on source and target, with conditions, a message and a level.
-require "timeout"
-
 module Glossema
   module Checks
     class Own
@@ -35,7 +33,7 @@ module Glossema
         return [] if @given_up || !language?(pair.target_lang)
 
         Timeout.timeout(SECONDS) { look(pair) }
-      rescue Timeout::Error
+      rescue *Expression::TOO_SLOW
         @given_up = true
         []
       end
@@ -52,9 +50,10 @@ module Glossema
       def caught? = @rule["target"].match?(CAUGHT) && @rule["source"].to_s != ""
 
       def pattern(text)
-        Regexp.new(text, @rule["case"] == false ? Regexp::IGNORECASE : 0) if text.is_a?(String) && text != ""
+        Expression.compile(text,
+          @rule["case"] == false ? Regexp::IGNORECASE : 0) if text.is_a?(String) && text != ""
       rescue RegexpError => e
-        raise Refused.new("own-broken.pattern", name: @name, pattern: text,
+        raise Refused.new("own-broken.pattern", name: @name, pattern: text[0, 200],
           reason: e.message.split(":").first)
       end
 

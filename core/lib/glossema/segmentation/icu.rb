@@ -31,11 +31,13 @@ module Glossema
       # pattern: ICU syntax. Returns the source of an equal Ruby pattern.
       # Raises Refused "rule-broken" when it is not a regular expression.
       def to_ruby(pattern)
+        raise RegexpError, "too long" if pattern.length > Expression::LONGEST_RULE
+
         source = translate(pattern)
-        Regexp.new(source)
+        Expression.compile(source, longest: Expression::LONGEST_RULE)
         source
       rescue RegexpError => e
-        raise Refused.new("rule-broken", pattern: pattern, reason: e.message[/\A[^:\n]+/])
+        raise Refused.new("rule-broken", pattern: pattern[0, 200], reason: e.message[/\A[^:\n]+/])
       end
 
       def translate(pattern)

@@ -1,6 +1,5 @@
 # Finds where a text breaks into segments, by SRX rules.
 require "strscan"
-require "timeout"
 
 module Glossema
   module Segmentation
@@ -26,7 +25,7 @@ module Glossema
         return found_breaks(text) unless @bounded
 
         Timeout.timeout(SECONDS) { found_breaks(text) }
-      rescue Timeout::Error
+      rescue *Expression::TOO_SLOW
         raise Refused.new("rule-slow", text: text[0, 40])
       end
 

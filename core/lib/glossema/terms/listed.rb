@@ -1,8 +1,6 @@
 # Words and patterns of a list as they stand in texts: things never to be translated, words never to be used.
 # A pattern stands between slashes ("/TRN-\d{4}/", "/foo/i" in any case); anything else is looked for as whole
 # words, as it is written.
-require "timeout"
-
 module Glossema
   module Terms
     class Listed
@@ -16,12 +14,12 @@ module Glossema
       # Raises Refused "list-pattern" where an item is a pattern that cannot be one, or matches everything.
       def self.check(item)
         match = item.match(PATTERN) or return
-        pattern = Regexp.new(match[1])
+        pattern = Expression.compile(match[1])
         return unless pattern.match?("")
 
-        raise Refused.new("list-pattern.everything", pattern: item)
+        raise Refused.new("list-pattern.everything", pattern: item[0, 200])
       rescue RegexpError => e
-        raise Refused.new("list-pattern.broken", pattern: item, reason: e.message.split(":").first)
+        raise Refused.new("list-pattern.broken", pattern: item[0, 200], reason: e.message.split(":").first)
       end
 
       # Items that took too long so far.
@@ -46,7 +44,7 @@ module Glossema
 
       def pattern(item)
         match = item.match(PATTERN)
-        return Regexp.new(match[1], match[2] == "i" ? Regexp::IGNORECASE : 0) if match
+        return Expression.compile(match[1], match[2] == "i" ? Regexp::IGNORECASE : 0) if match
 
         /(?<!#{LETTER})(?<!\p{N})#{Regexp.escape(item)}(?!#{LETTER}|\p{N})/
       end
@@ -58,7 +56,7 @@ module Glossema
           text.enum_for(:scan, pattern).map { Regexp.last_match }.reject { |match| match[0].empty? }
             .map { |match| Found.new(*match.offset(0), match[0], item) }
         end
-      rescue Timeout::Error
+      rescue *Expression::TOO_SLOW
         @given_up << item
         []
       end
