@@ -21,6 +21,7 @@ end
 require "glossema/refusals"
 require "glossema/errors"
 require "glossema/offsets"
+require "glossema/letters"
 require "glossema/expression"
 require "glossema/content"
 require "glossema/content/balance"

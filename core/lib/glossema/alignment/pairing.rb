@@ -1,5 +1,4 @@
 # Files of two languages paired: which is the translation of which, by name and by how long they are.
-require "damerau-levenshtein"
 
 module Glossema
   module Alignment
@@ -36,7 +35,7 @@ module Glossema
       def distance(one, other)
         names = [one, other].map { |file| stem(file.name) }
         longest = names.map(&:size).max
-        unlike = longest.zero? ? 0.0 : DamerauLevenshtein.distance(*names, 0).fdiv(longest)
+        unlike = longest.zero? ? 0.0 : Letters.distance(*names).fdiv(longest)
         sizes = [one.size, other.size].map { |size| size + 1 }
         unlike + (LENGTH_WEIGHT * (1 - sizes.min.fdiv(sizes.max)))
       end

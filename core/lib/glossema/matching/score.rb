@@ -55,26 +55,45 @@ module Glossema
         # What one text has more than the other is lost whatever the words.
         return if floor.positive? && total - weights.min > (total * (100 - floor) / 100.0) + 1e-6
 
-        # What begins and ends alike costs nothing and need not be worked out.
-        head, tail = alike(left, right)
-        inner = [left, right].map { |list| list[head, list.size - head - tail] }
-        table = distances(*inner, (total * (100 - floor) / 100.0) + 1e-6) or return nil
-        distance = table[inner[0].size][inner[1].size]
+        distance, differences = difference(left, right, (total * (100 - floor) / 100.0) + 1e-6)
+        return unless distance
+
         score = total.zero? ? 100 : ((100 * (1 - (distance / total))) + 1e-9).floor
         score = score.clamp(0, score < 99 || !same?(a, b, left, right) ? 99 : 100)
         return if score < floor
 
-        Comparison.new(
-          score: score,
-          distance: distance.round(6),
-          differences:
-            trace(
-              table,
-              *inner,
-              [left, right].map { |list| head.positive? ? [list[head - 1].to] * 2 : [0, 0] }
-            )
-        )
+        Comparison.new(score: score, distance: distance.round(6), differences: differences)
       end
+
+      # Longer lists are compared piece by piece, so that long texts take no more time than
+      # their length: never less than the true distance.
+      LONGEST = 600
+
+      # [distance, differences] of two lists of units; nil when the distance is more than the limit.
+      def difference(left, right, limit)
+        # What begins and ends alike costs nothing and need not be worked out.
+        head, tail = alike(left, right)
+        starts = [left, right].map { |list| head.positive? ? [list[head - 1].to] * 2 : [0, 0] }
+        distance = 0.0
+        inner = [left, right].map { |list| list[head, list.size - head - tail] }
+        differences =
+          pieces(*inner).flat_map do |one, other|
+            table = distances(one, other, limit - distance) or return nil
+            distance += table[one.size][other.size]
+            found = trace(table, one, other, starts)
+            starts = [one, other].zip(starts).map { |list, start| list.empty? ? start : [list.last.to] * 2 }
+            found
+          end
+        [distance, differences]
+      end
+      private_class_method :difference
+
+      def pieces(left, right)
+        count = [1, ([left.size, right.size].max / LONGEST.to_f).ceil].max
+        cut = ->(list, i) { list[(list.size * i / count)...(list.size * (i + 1) / count)] }
+        Array.new(count) { |i| [cut[left, i], cut[right, i]] }
+      end
+      private_class_method :pieces
 
       # How many units two lists have alike at the start, and of the rest at the end.
       def alike(left, right)
@@ -141,11 +160,14 @@ module Glossema
         longer.zero? ? 1.0 : 1 - (DamerauLevenshtein.distance(one, other, 0).to_f / longer)
       end
 
+      # In characters; what is longer is no word whose letters are compared.
+      LONGEST_WORD = 200
+
       def measure(one, other)
         return 0.9 if one.downcase == other.downcase
 
         longer = [one.length, other.length].max
-        return 0.0 if (one.length - other.length).abs > longer * 0.4
+        return 0.0 if longer > LONGEST_WORD || (one.length - other.length).abs > longer * 0.4
 
         share = spelling(one, other)
         share >= 0.6 ? share : 0.0

@@ -1,12 +1,10 @@
 # What kind of change a reviser made, and how much of the text it is.
-require "damerau-levenshtein"
 
 module Glossema
   module Review
     module Changes
       KINDS = %w[wording terms marks codes].freeze
       HUNDRED = 100
-      MOST_EDITS = 100_000
       WORD = /[\p{L}\p{M}\p{N}]+/
 
       module_function
@@ -36,7 +34,7 @@ module Glossema
       # pairs: [[text before, text after], …] → {"edits": characters put in, taken out or replaced
       # (Levenshtein), "characters": of the longer of each, "percent": the one of the other}
       def distance(pairs)
-        edits = pairs.sum { |before, after| DamerauLevenshtein.distance(before, after, 0, MOST_EDITS) }
+        edits = pairs.sum { |before, after| Letters.distance(before, after) }
         characters = pairs.sum { |pair| pair.map(&:size).max }
         { "edits" => edits, "characters" => characters,
           "percent" => characters.zero? ? 0.0 : (HUNDRED * edits).fdiv(characters).round(1) }

@@ -11,7 +11,7 @@ module Glossema
         YAML.load_file(File.join(ROOT, "data/terms/endings.yml"))
           .transform_values { |sets| sets.map { |set| set.to_h { |ending| [ending.to_s, true] } } }.freeze
       # A slip is forgiven in words of so many letters or more.
-      SLIP = 5
+      SLIP, LONGEST_SLIP = 5, 100
       # Forms of one word begin with so many letters of it at least.
       BEGINNING = 3
       STEMMED = %w[da de en es fi fr hu it nl no pt ro ru sv tr].freeze
@@ -104,7 +104,8 @@ module Glossema
 
       # A slip makes something that is no word; a word that is right is another word.
       def slip?(word, _other, one, two)
-        return false if one.length < SLIP || two.length < SLIP || (one.length - two.length).abs > 1
+        return false if [one, two].any? { |word| !word.length.between?(SLIP, LONGEST_SLIP) }
+        return false if (one.length - two.length).abs > 1
         return false if DamerauLevenshtein.distance(one, two, 1, 1) > 1
 
         dictionary.nil? || !dictionary.known?(word) || Alike.bare(one) == Alike.bare(two)
