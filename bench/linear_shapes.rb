@@ -191,7 +191,8 @@ module LinearShapes
   # What is done with texts besides reading them: {name => text that is repeated}.
   WORDS = ["A. ", "漢字。", "é1 ", "1,2 ", "a ", "12 km ", "a@b.c ", "www.", "(", "\" ", "%s ", "the the ",
            "12/03/26 ",
-           "a.a", "https://a.b/ ", "A", "1", "-", "1\u00A0000 ", "3 May 2026, "].freeze
+           "a.a", "https://a.b/ ", "A", "1", "-", "1\u00A0000 ", "3 May 2026, ", "é  b", "é,,", "“é ",
+           "{é} {a} ", "%s é%d ", "3:05 pm é ", "[é", "é—", "‹1›", "<b>é", "é' "].freeze
 
   module_function
 

@@ -24,7 +24,8 @@ class Server
   # it.
   def initialize(data: Dir.mktmpdir("bench-load"), environment: {}, program: START)
     @data = data
-    environment = { "GLOSSEMA_DATA" => data, "PORT" => PORT.to_s, **environment }
+    environment = { "GLOSSEMA_DATA" => data, "PORT" => PORT.to_s, "GLOSSEMA_ALLOWED_HOSTS" => "127.0.0.1",
+                    "GLOSSEMA_PROXY" => "127.0.0.1", **environment }
     @pid = spawn(environment, *program, pgroup: true, out: File::NULL, err: File.join(data, "log"))
     at_exit { stop }
     600.times { up? ? break : sleep(0.5) }

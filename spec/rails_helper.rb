@@ -1,5 +1,7 @@
 # Specs of the application on real SQLite files; those in system/ drive a real browser.
 ENV["RAILS_ENV"] = "test"
+# Servers of specs are on this computer.
+ENV["GLOSSEMA_ALLOWED_HOSTS"] ||= "127.0.0.1"
 require_relative "../config/environment"
 abort "These specs run in the test environment only." unless Rails.env.test?
 require "rspec/rails"

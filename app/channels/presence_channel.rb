@@ -2,14 +2,14 @@
 # others.
 class PresenceChannel < ApplicationCable::Channel
   def subscribed
-    @project = current_user.projects.find_by(id: params[:id])
+    @project = user.projects.find_by(id: number)
     @project ? stream_for(@project) : reject
   end
 
   # data: tab; segment, its number or nil; new: has the page just come, so that the others say where they are?
   def here(data)
     @tab = data["tab"].to_s[0, 80]
-    tell("here", name: current_user.name, user: current_user.id, segment: data["segment"]&.to_i,
+    tell("here", name: user.name, user: user.id, segment: data["segment"].to_s[/\A\d{1,18}\z/]&.to_i,
       new: data["new"] == true)
   end
 

@@ -8,6 +8,7 @@ class SignIn < ApplicationRecord
   LONGEST = 300
 
   belongs_to :user
+  after_destroy_commit :cut_off
   scope :live, -> { where(used_at: KEPT_FOR.ago..) }
 
   class << self
@@ -26,12 +27,15 @@ class SignIn < ApplicationRecord
       found.tap(&:note_use)
     end
 
-    def end(token) = token.present? && where(token: digest(token)).delete_all
+    def end(token) = token.present? && where(token: digest(token)).destroy_all
 
     private
 
     def digest(token) = Digest::SHA256.hexdigest(token)
   end
+
+  # Pages of it hear nothing more; those that may, ask again.
+  def cut_off = ActionCable.server.remote_connections.where(sign_in: self).disconnect(reconnect: true)
 
   # On a full disk it is not noted, and nobody is kept out for it.
   def note_use

@@ -19,7 +19,7 @@ class User < ApplicationRecord
   has_many :alignments, dependent: :destroy
   has_many :shares, dependent: :destroy
   has_many :given_shares, class_name: "Share", foreign_key: :owner_id, dependent: :destroy, inverse_of: :owner
-  has_many :sign_ins, dependent: :delete_all
+  has_many :sign_ins, dependent: :destroy
   has_many :client_servers, dependent: :destroy
   has_many :remote_sources, dependent: :destroy
   has_many :remote_keys, dependent: :destroy
@@ -46,7 +46,13 @@ class User < ApplicationRecord
   def self.of_session(session) = SignIn.of(session[:token])&.user
 
   # All sessions begun so far are over.
-  def end_sessions = sign_ins.delete_all
+  def end_sessions = sign_ins.destroy_all
+
+  # Is the installation hers?
+  def owner?
+    owner = Rails.configuration.x.owner
+    owner ? email == owner : id == User.minimum(:id)
+  end
 
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :name, presence: true

@@ -13,4 +13,7 @@ class UserResource < ApplicationResource
     :remind_at,
     :time_zone,
     :preferences
+
+  typelize owner: "boolean"
+  attribute(:owner, &:owner?)
 end

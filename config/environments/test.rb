@@ -3,7 +3,7 @@ Rails.application.configure do
   config.enable_reloading = false
   config.log_level = :warn
   config.eager_load = ENV["CI"].present?
-  config.consider_all_requests_local = true
+  config.consider_all_requests_local = false
   config.action_dispatch.show_exceptions = :rescuable
   config.action_controller.allow_forgery_protection = false
   config.action_mailer.delivery_method = :test

@@ -1,5 +1,5 @@
 // A second factor beside the password: put into an authenticator, confirmed by a code, ended with the
-// password.
+// password and a code.
 import { useQuery } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
@@ -18,6 +18,8 @@ export function SecondFactor() {
   const { t } = useTranslation()
   const { act } = useAct()
   const [step, setStep] = useState<Step>({ name: 'closed' })
+  // What it is ended with, beside a code.
+  const [password, setPassword] = useState('')
   const { data, refetch } = useQuery({
     queryKey: keys.secondFactor,
     queryFn: () => api.get<{ on: boolean; codes: number }>('/second_factor'),
@@ -33,9 +35,10 @@ export function SecondFactor() {
       setStep({ name: 'codes', codes })
       await refetch()
     })
-  const end = (password: string) =>
+  const end = (code: string) =>
     void act(async () => {
-      await api.delete('/second_factor', { password })
+      await api.delete('/second_factor', { password, code })
+      setPassword('')
       setStep({ name: 'closed' })
       await refetch()
     })
@@ -46,7 +49,18 @@ export function SecondFactor() {
       {step.name === 'begun' && <Scan begun={step.begun} onCode={confirm} />}
       {step.name === 'codes' && <Codes codes={step.codes} />}
       {step.name === 'closed' && !data.on && <Ask label="factor.begin" kind="password" onDone={begin} />}
-      {data.on && <Ask label="factor.end" kind="password" onDone={end} />}
+      {data.on && (
+        <div className="ask-for">
+          <Input.Password
+            autoComplete="current-password"
+            aria-label={t('factor.passwordFor', { what: t('factor.end') })}
+            placeholder={t('factor.password')}
+            value={password}
+            onChange={(event) => setPassword(event.target.value)}
+          />
+          <Ask label="factor.end" kind="code" onDone={end} />
+        </div>
+      )}
     </section>
   )
 }

@@ -13,7 +13,10 @@ const initials = (name: string) =>
     .map((word) => word[0])
     .join('')
 
-export const PLACES = [
+// What is only for the owner of the installation.
+const HERS = '/settings/backups'
+
+const PLACES = [
   ['guide.title', '/guide'],
   ['rules.title', '/settings/rules'],
   ['account.title', '/settings/account'],
@@ -22,6 +25,9 @@ export const PLACES = [
   ['backups.title', '/settings/backups'],
   ['putAway.title', '/settings/put-away'],
 ] as const
+
+export const placesOf = (user: { owner: boolean }) =>
+  PLACES.filter(([, address]) => user.owner || address !== HERS)
 
 const signOut = () =>
   void api.delete('/session').then(() => {
@@ -54,7 +60,7 @@ export const YourMenu = memo(function YourMenu({ short }: { short: boolean }) {
           {act(mode === 'dark' ? t('app.light') : t('app.dark'), () =>
             setMode(mode === 'dark' ? 'light' : 'dark'),
           )}
-          {PLACES.map(([title, address]) => (
+          {placesOf(user).map(([title, address]) => (
             <Link key={address} to={address} onClick={() => setOpen(false)}>
               {t(title)}
             </Link>

@@ -10,9 +10,10 @@ import { KEYS, type Command } from './keys'
 import { keys } from './queryKeys'
 import { stagesOf } from './Stages'
 import type { Agenda, Project } from './types'
+import { useSettings } from './settings'
 import { useAct } from './useAct'
 import { briefFrom, useTemplates } from './useTemplates'
-import { PLACES } from './YourMenu'
+import { placesOf } from './YourMenu'
 
 export interface Entry {
   name: string
@@ -33,6 +34,7 @@ function useNamed(project: Project | undefined, onSheet: () => void): Entry[] {
   const go = useNavigate()
   const agenda = useQuery({ queryKey: keys.today, queryFn: () => api.get<Agenda>('/today') })
   const templates = useTemplates()
+  const { user } = useSettings()
   const { act } = useAct()
   return useMemo<Entry[]>(
     () => [
@@ -47,7 +49,7 @@ function useNamed(project: Project | undefined, onSheet: () => void): Entry[] {
       { name: t('app.memories'), run: () => void go('/memories') },
       { name: t('app.termbases'), run: () => void go('/termbases') },
       { name: t('count.quick'), run: () => void go('/count') },
-      ...PLACES.map(([title, address]) => ({ name: t(title), run: () => void go(address) })),
+      ...placesOf(user).map(([title, address]) => ({ name: t(title), run: () => void go(address) })),
       ...(project ? stagesOf(project) : []).map((stage) => ({
         name: t(`stages.${stage}`),
         run: () => void go(`/projects/${project!.id}/${stage}`),
@@ -61,7 +63,7 @@ function useNamed(project: Project | undefined, onSheet: () => void): Entry[] {
         run: () => void go(`/projects/${row.id}/translate`),
       })),
     ],
-    [act, agenda.data, go, onSheet, project, t, templates.data],
+    [act, agenda.data, go, onSheet, project, t, templates.data, user],
   )
 }
 

@@ -6,6 +6,9 @@ import { api, ApiError } from '../shared/api'
 import { useInvitation } from '../sharing/queries'
 import './sign-in.css'
 
+// May anybody make an account here, without an invitation?
+const anybody = () => document.querySelector('meta[name="sign-up"]')?.getAttribute('content') !== 'closed'
+
 export function SignIn() {
   const { t } = useTranslation()
   const [token] = useState(() => new URLSearchParams(window.location.search).get('invitation'))
@@ -31,7 +34,9 @@ export function SignIn() {
     setBusy(true)
     try {
       const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-      await (making ? api.post('/users', { ...fields, time_zone }) : api.post('/session', fields))
+      await (making
+        ? api.post('/users', { ...fields, time_zone, invitation: token })
+        : api.post('/session', fields))
       window.location.reload()
     } catch (error) {
       if (error instanceof ApiError && error.code === 'code-needed') setSecond(true)
@@ -116,16 +121,18 @@ export function SignIn() {
             {t('account.forgotten')}
           </button>
         )}
-        <button
-          type="button"
-          className="link small"
-          onClick={() => {
-            setMaking(!making)
-            setFault('')
-          }}
-        >
-          {t(making ? 'sign.toSign' : 'sign.toMake')}
-        </button>
+        {(making || token !== null || anybody()) && (
+          <button
+            type="button"
+            className="link small"
+            onClick={() => {
+              setMaking(!making)
+              setFault('')
+            }}
+          >
+            {t(making ? 'sign.toSign' : 'sign.toMake')}
+          </button>
+        )}
       </form>
     </main>
   )

@@ -7,10 +7,10 @@
 
     it "opens to its owner, and to nobody else" do
       item = public_send(of)
-      stub_connection(current_user: owner)
+      stub_connection(user: owner)
       subscribe(id: item.id)
       expect(subscription).to be_confirmed
-      stub_connection(current_user: make_user("Anneke Vos"))
+      stub_connection(user: make_user("Anneke Vos"))
       subscribe(id: item.id)
       expect(subscription).to be_rejected
     end

@@ -113,6 +113,93 @@ RSpec.describe "Accounts" do
     expect(response).to have_http_status(:too_many_requests)
   end
 
+  it "stops for an account whatever address the tries come from, and for an address whatever the account" do
+    user = make_user
+    tried = lambda do |email, from|
+      post "/api/session", params: { email: email, password: "wrong" }, env: { "REMOTE_ADDR" => from },
+        as: :json
+      response.status
+    end
+    expect(Array.new(11) { |i| tried[user.email, "198.51.100.#{i}"] }.last(2)).to eq([401, 429])
+    expect(Array.new(11) { |i| tried["nobody#{i}@x.example", "203.0.113.9"] }.last(2)).to eq([401, 429])
+  end
+
+  it "believes what a request says of its address only from a proxy that is set up" do
+    told = lambda do |proxies, headers|
+      env = { "REMOTE_ADDR" => "10.0.0.2", **headers }
+      ClientAddress.new(->(given) {
+        [given["HTTP_X_FORWARDED_FOR"], given["HTTP_CLIENT_IP"]]
+      }, proxies).call(env)
+    end
+    said = { "HTTP_X_FORWARDED_FOR" => "198.51.100.7", "HTTP_CLIENT_IP" => "198.51.100.8" }
+    expect(told[[], said]).to eq([nil, nil])
+    expect(told[["10.0.0.9"], said]).to eq([nil, nil])
+    expect(told[["10.0.0.0/8"], said]).to eq(["198.51.100.7", nil])
+  end
+
+  describe "making accounts" do
+    def sign_up(email, **given)
+      post "/api/users", params: { name: "A", email: email, password: "long enough", **given }, as: :json
+      body.dig("error", "code") || response.status
+    end
+
+    after { Rails.configuration.x.sign_up = "open" }
+
+    it "goes by invitation, for the address that was invited, or not at all; the first one is always made" do
+      Rails.configuration.x.sign_up = "closed"
+      expect(sign_up("first@x.example")).to eq(201)
+      owner = User.last
+      memory = owner.memories.create!(name: "M", source_lang: "en", target_lang: "it")
+      token = Share.give(memory, email: "b@x.example", may: "read", by: owner).token
+      expect(sign_up("b@x.example", invitation: token)).to eq("sign-up")
+      Rails.configuration.x.sign_up = "invitation"
+      expect(sign_up("b@x.example")).to eq("sign-up")
+      expect(sign_up("c@x.example", invitation: token)).to eq("sign-up")
+      expect(sign_up("b@x.example", invitation: token)).to eq(201)
+      expect(User.last.shares.count).to eq(1)
+      get "/"
+      expect(response.body).to include('name="sign-up" content="closed"')
+    end
+
+    it "stops at so many in a day" do
+      most = Rails.configuration.x.accounts_a_day
+      Rails.configuration.x.accounts_a_day = 1
+      expect([sign_up("a@x.example"), sign_up("b@x.example")]).to eq([201, "limit"])
+      expect(response).to have_http_status(:too_many_requests)
+    ensure
+      Rails.configuration.x.accounts_a_day = most
+    end
+  end
+
+  it "takes so many requests and files of somebody in an hour" do
+    user = make_user
+    sign_in(user)
+    usual = Rails.configuration.x.an_hour
+    Rails.configuration.x.an_hour = { "requests" => 4, "uploads" => 1 }
+    project = user.projects.create!(source_lang: "en", target_lang: "it")
+    files = Array.new(2) { |i| upload("Text.", "#{i}.txt") }
+    post "/api/projects/#{project.id}/documents", params: { files: files }
+    expect([response.status, body["error"]["code"]]).to eq([429, "limit"])
+    4.times { get "/api/today" }
+    expect(response).to have_http_status(:too_many_requests)
+    expect(message).to include("4 requests")
+  ensure
+    Rails.configuration.x.an_hour = usual
+  end
+
+  it "shows and makes backups for the owner of the installation alone" do
+    owner, other = make_user, make_user("Anneke Vos")
+    [[owner, 200], [other, 403]].each do |user, status|
+      sign_in(user)
+      get "/api/backup"
+      expect(response).to have_http_status(status)
+      get "/api/session"
+      expect(body["owner"]).to be(status == 200)
+    end
+    post "/api/backup"
+    expect(body["error"]["code"]).to eq("not-owner")
+  end
+
   it "refuses a request without the forgery token" do
     user = make_user
     sign_in(user)
@@ -183,6 +270,36 @@ RSpec.describe "Accounts" do
       expect(text).to match(%r{/new-password/\S+}).and include(user.name)
     ensure
       ActionMailer::Base.deliveries.clear
+    end
+
+    it "links to the address that is set up, whatever a request says its host is" do
+      Rails.configuration.x.public_url = "https://words.example"
+      perform_enqueued_jobs do
+        post "/api/password_resets", params: { email: user.email }, as: :json,
+          headers: { "Host" => "evil.example", "X-Forwarded-Host" => "evil.example" }
+      end
+      text = ActionMailer::Base.deliveries.last.body.to_s
+      expect(text).to include("https://words.example/new-password/")
+      expect(text).not_to include("evil")
+    ensure
+      Rails.configuration.x.public_url = "http://localhost:3000"
+      ActionMailer::Base.deliveries.clear
+    end
+
+    it "sets no forgotten password past a second factor" do
+      user.begin_second_factor
+      codes = user.confirm_second_factor(ROTP::TOTP.new(user.factor_secret).now)
+      delete "/api/session"
+      reset = lambda do |**given|
+        path = "/api/password_resets/#{user.generate_token_for(:password_reset)}"
+        patch path, params: { password: "a longer one", **given }, as: :json
+        [response.status, body.dig("error", "code")]
+      end
+      expect(reset.call).to eq([401, "code-needed"])
+      expect(reset.call(code: "000000")).to eq([401, "code-wrong"])
+      expect(user.reload.authenticate("cargo-bicycle")).to be_truthy
+      expect(reset.call(code: codes.first)).to eq([200, nil])
+      expect(user.reload.authenticate("a longer one")).to be_truthy
     end
 
     it "sets a forgotten password by a link from the log, once" do

@@ -40,7 +40,7 @@ RSpec.describe "Security" do
       expect([sign_in_with(recovery.upcase), sign_in_with(recovery)]).to eq(%w[in code-wrong])
     end
 
-    it "is ended with the password, and nothing is confirmed that was not begun" do
+    it "is ended with the password and a code, and nothing is confirmed that was not begun" do
       patch "/api/second_factor", params: { code: "1" }, as: :json
       expect(body["error"]["code"]).to eq("second-factor-open")
       begin_factor
@@ -49,7 +49,14 @@ RSpec.describe "Security" do
       expect(body).to eq("on" => true, "codes" => 10)
       delete "/api/second_factor", params: { password: "wrong" }, as: :json
       expect(body["error"]["code"]).to eq("password-wrong")
+      begin_factor
+      expect(body["error"]["code"]).to eq("second-factor-on")
       delete "/api/second_factor", params: { password: "cargo-bicycle" }, as: :json
+      expect(body["error"]["code"]).to eq("code-needed")
+      travel(60) do
+        delete "/api/second_factor", params: { password: "cargo-bicycle", code: code }, as: :json
+        expect(response).to have_http_status(:no_content)
+      end
       delete "/api/session"
       expect(sign_in_with).to eq("in")
     end

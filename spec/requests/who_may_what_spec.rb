@@ -1,6 +1,8 @@
 # Who may do what: every route of the application as its owner, as a colleague who may write or read, as a
 # stranger, and signed out.
 RSpec.describe "Who may what" do
+  include EveryRoute
+
   let(:owner) { make_user }
   let(:all) { Everything.new(owner) }
 
@@ -25,38 +27,20 @@ RSpec.describe "Who may what" do
     "term_candidates" => { "index" => :read, "create" => :write, "update" => :write },
     "shares" => { "index" => :own, "create" => :own }, "remote_keys" => { "index" => :own, "create" => :own }
   }.freeze
-  # Addresses with a number that names nothing of a person, and those that whoever has no account needs.
-  OPEN = %w[
-    password_resets#create password_resets#update invitations#show session#create sessions#create users#create
-  ].freeze
   # The whole of it, hers and nobody’s.
-  BODY = { target: "x", files: ["x"], file: "x", text: "x", at: 1, kind: "delete", groups: [], ids: [1],
+  BODY = { target: "x", text: "x", at: 1, kind: "delete", groups: [], ids: [1],
            name: "x", email: "new@somebody.example", address: "http://127.0.0.1:9", candidates: [],
            state: "undone" }.freeze
 
-  # [verb, address, controller, action] of every route: a new one is here at once, and fails until it can be
-  # told whose number it takes.
-  def routes
-    found = Rails.application.routes.routes.select { |route| route.path.spec.to_s.start_with?("/api/") }
-    found.filter_map do |route|
-      controller, action = route.defaults[:controller].delete_prefix("api/"), route.defaults[:action]
-      next if OPEN.include?("#{controller}##{action}")
-
-      given = route.required_parts.to_h { |part|
-        [part, all.numbers.fetch(part == :id ? controller : part.to_s)]
-      }
-      [route.verb.downcase.to_sym, route.format(given), controller, action, given.any?]
-    end
-  end
+  def routes = every_route.reject(&:open?).map { |one| one.to_a.first(5) }
 
   # {[verb, address] => status, or the code of a refusal}: each as if it were the only one.
   def answers(list)
     list.to_h do |verb, path, *|
       told = nil
-      ActiveRecord::Base.transaction(requires_new: true) do
+      leaving_nothing do
         public_send(verb, path, params: BODY, as: :json)
         told = response.status == 422 ? body.dig("error", "code") : response.status
-        raise ActiveRecord::Rollback
       end
       [[verb, path], told]
     end

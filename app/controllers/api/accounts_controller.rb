@@ -1,6 +1,11 @@
 # Her account: what she sets of it, and an end to all of her sessions.
 module Api
   class AccountsController < BaseController
+    takes name: :text, email: :text, words_per_hour: :number, reference_pattern: :text,
+      password: :text, current_password: :text
+
+    limits to: 10, minutes: 3, only: :update, if: -> { params.key?(:current_password) }
+
     # params: name, email, words_per_hour, reference_pattern; password with current_password.
     def update
       return change_password if params[:password].present?

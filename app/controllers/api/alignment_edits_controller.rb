@@ -1,6 +1,9 @@
 # Acts on the beads of an alignment: done, taken back, done again.
 module Api
   class AlignmentEditsController < BaseController
+    takes act: :text, at: :number, above: :decimal, side: :text, index: :number, offset: :number,
+      text: :text, note: :text
+
     # params: act, at and what it needs, see Glossema::Alignment::Editing; or above: all surer ones are
     # confirmed.
     def create

@@ -1,6 +1,8 @@
 # What is confirmed of an alignment, given to a memory.
 module Api
   class AlignmentGiftsController < BaseController
+    takes memory_id: :id, name: :text
+
     # params: memory_id, or name: of a memory that is made for it.
     def create
       alignment = current_user.alignments.find(params[:alignment_id])

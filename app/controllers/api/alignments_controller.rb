@@ -1,6 +1,9 @@
 # Alignments of finished files: made of dropped ones, listed, named, given to a memory, taken away.
 module Api
   class AlignmentsController < BaseController
+    takes files: [:file], project_id: :id, name: :text, subject: :text, client_id: :id, memory_id: :id,
+      source_lang: :text, target_lang: :text, as: :text
+
     FIELDS = %i[name subject client_id memory_id source_lang target_lang].freeze
 
     def index = answer(AlignmentResource.new(current_user.alignments.order(id: :desc)))

@@ -1,10 +1,8 @@
 # When the last good backup was made, which are kept, and one made now.
 module Api
   class BackupsController < BaseController
-    rate_limit to: 3,
-      within: 10.minutes,
-      only: :create,
-      with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
+    before_action :require_owner
+    limits to: 3, minutes: 10, only: :create
 
     def show
       folder = Backup.folder(GlossemaApp::DATA)
@@ -15,6 +13,12 @@ module Api
     def create
       BackupJob.perform_later
       head :accepted
+    end
+
+    private
+
+    def require_owner
+      refuse("not-owner", status: :forbidden) unless current_user.owner?
     end
   end
 end

@@ -7,6 +7,10 @@ module Api
 
     prepend_before_action :leave_session_cookie
     before_action :require_user
+    include Declared
+    include Limited
+    include Metered
+
     rescue_from(Glossema::Refused) { |error| answer_refusal(error) }
     rescue_from(ActiveRecord::RecordNotFound) do
       refuse("not-found", status: :not_found)
@@ -17,7 +21,15 @@ module Api
     rescue_from(ActionController::ParameterMissing) do |error|
       refuse("not-valid.missing", name: error.param)
     end
+    # What only the database says: a number that is too large, nothing where something is needed.
+    rescue_from(ActiveModel::RangeError) { refuse("not-valid.range") }
+    rescue_from(ActiveRecord::NotNullViolation) do |error|
+      refuse("not-valid.missing", name: error.message[/\.(\w+)\s*\z/, 1].to_s)
+    end
     rescue_from(ActionController::InvalidAuthenticityToken) { offer_new_token }
+
+    RULE_GROUPS = [{ name: :text, pattern: :text,
+                     rules: [{ break: :flag, before: :text, after: :text, words: [:text] }] }].freeze
 
     private
 
@@ -44,6 +56,15 @@ module Api
       refuse("other-account", status: :unauthorized)
     end
 
+    # Raises Refused for whoever has a second factor and gave no code of it.
+    def pass_second_factor(user, status: :unauthorized)
+      return unless user.second_factor?
+
+      @refused_as = status
+      raise Glossema::Refused.new("code-needed") if params[:code].blank?
+      raise Glossema::Refused.new("code-wrong") unless user.second_factor_fits?(params[:code])
+    end
+
     # Tells all open pages of a project what segments read now; answers the segments as they were told.
     def tell(project, segments)
       told = SegmentResource.new(segments).to_h
@@ -57,7 +78,11 @@ module Api
     end
 
     # What somebody else changed meanwhile is a conflict.
-    def status_of(refusal) = refusal.code == "changed-meanwhile" ? :conflict : 422
+    def status_of(refusal)
+      return @refused_as if @refused_as
+
+      { "changed-meanwhile" => :conflict, "limit" => :too_many_requests }.fetch(refusal.code, 422)
+    end
 
     def answer_refusal(refusal, status = status_of(refusal))
       render json: { error: error_of(refusal) }, status: status
@@ -76,16 +101,19 @@ module Api
       faults.to_sentence.chomp(".")
     end
 
-    # A parameter that the core looks through by itself; what is no object is an empty one.
+    # A parameter that the core looks through by itself.
     def object(name)
       given = params.require(name)
-      given.respond_to?(:to_unsafe_h) ? given.to_unsafe_h : {}
+      raise Shape::Wrong, name unless given.respond_to?(:to_unsafe_h)
+
+      given.to_unsafe_h
     end
 
     # The files of a parameter. Raises Refused when there is none.
     def uploads(name)
-      files = Array(params[name]).grep(ActionDispatch::Http::UploadedFile)
-      files.presence || raise(Glossema::Refused.new("no-file"))
+      files = Array(params[name]).presence || raise(Glossema::Refused.new("no-file"))
+      meter("uploads", files.size)
+      files
     end
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])

@@ -1,6 +1,8 @@
 # Making a brief a project.
 module Api
   class BeginningsController < BaseController
+    takes without_unread: :flag
+
     # params: without_unread, she knows which files stay out.
     def create
       project.begin!(without_unread: params[:without_unread]) unless project.begun?

@@ -1,6 +1,8 @@
 # Which checks run for a project or a client, and how severe they are; in and out as a file.
 module Api
   class CheckProfilesController < BaseController
+    takes profile: :any, file: :file, for_client: :flag, as: :text
+
     def show
       return render(json: told) unless params[:as] == "file"
 

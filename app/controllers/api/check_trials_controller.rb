@@ -1,6 +1,8 @@
 # A check of hers tried before it is kept: on a pair she types, and on the text of a project.
 module Api
   class CheckTrialsController < BaseController
+    takes rule: :any, source: :text, target: :text, source_lang: :text, target_lang: :text, project_id: :id
+
     # So many segments are gone through, and so many of those found are shown.
     SEGMENTS, SHOWN = 2000, 5
     LONGEST = 5000

@@ -1,6 +1,8 @@
 # Servers of clients: added with a key, changed, taken away.
 module Api
   class ClientServersController < BaseController
+    takes address: :text, key: :text
+
     def index = answer(ClientServerResource.new(client.servers.order(:id)))
 
     # params: address, key.

@@ -12,6 +12,12 @@ module Api
       termbases: %i[termbase_id adds checks read_only]
     }.freeze
 
+    takes(**TEXTS.index_with(:text), machine_shown: :number, valid_days: :number, subjects: [:text],
+      never_used: [:text], never_translated: [:text], people: [ROWS[:people].index_with(:text)],
+      memories: [{ memory_id: :id, learns: :text, read_only: :flag, penalty: :number }],
+      termbases: [{ termbase_id: :id, adds: :flag, checks: :flag, read_only: :flag }],
+      machine_order: :any, keep_from: :id)
+
     def index = answer(ClientResource.new(current_user.clients.present.order(:name)))
     def show = answer(ClientPageResource.new(client))
 

@@ -1,6 +1,8 @@
 # Words looked up in the memories of a project and in the project itself.
 module Api
   class ConcordancesController < BaseController
+    takes text: :text, side: :text, way: :text
+
     def show
       render json:
                Memory::Concordance.new(

@@ -1,6 +1,8 @@
 # A look at what other rules or settings would do to the translation of a project.
 module Api
   class CutLooksController < BaseController
+    takes document_id: :id, by: :text, options: :any, groups: RULE_GROUPS, file: :file
+
     # params: document_id with by and options; or groups or a file of rules; with neither, today's rules.
     def create
       documents = project.documents.select(&:ready?)

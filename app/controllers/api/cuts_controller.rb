@@ -1,6 +1,8 @@
 # A segment split in two, or joined with the next.
 module Api
   class CutsController < BaseController
+    takes at: :number
+
     # params: at, an offset in the source's text in code points.
     def create
       cue? ? document.split_cue(segment, at, by: current_user) : document.split(segment, at, by: current_user)

@@ -1,6 +1,8 @@
 # Deliveries of a project, and one of them as a ZIP.
 module Api
   class DeliveriesController < BaseController
+    takes document_ids: [:id], message: :text
+
     def index =
       answer(DeliveryResource.new(project.deliveries.includes(:user, :files).reorder(number: :desc)))
 

@@ -1,6 +1,8 @@
 # What differs since the last delivery; as: "file" gives it as a workbook for the client.
 module Api
   class DeliveryDifferencesController < BaseController
+    takes as: :text
+
     def show
       return send_report if params[:as] == "file"
 

@@ -1,6 +1,8 @@
 # How the words of a project would be divided among several.
 module Api
   class DivisionsController < BaseController
+    takes count: :number, document_ids: [:id]
+
     MOST = 20
 
     # params: count: of shares; document_ids: of the files that are divided, all when left out.

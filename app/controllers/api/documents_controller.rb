@@ -1,6 +1,8 @@
 # Files of a project: dropped, set, taken out.
 module Api
   class DocumentsController < BaseController
+    takes files: [:file], by: :text, options: :any, put_away: :flag, read_again: :flag
+
     def create
       names = project.documents.pluck(:name)
       films = DroppedFilms.new(uploads(:files))

@@ -1,6 +1,8 @@
 # "Never split after this": an exception put into the rules of a project from its text.
 module Api
   class ExceptionsController < BaseController
+    takes text: :text
+
     def create
       rules = Rules.new(project)
       text = params[:text].to_s.strip

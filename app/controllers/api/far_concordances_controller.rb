@@ -2,6 +2,8 @@
 # there is more.
 module Api
   class FarConcordancesController < BaseController
+    takes text: :text, side: :text, way: :text
+
     # params: text, side, way.
     def show
       render json: Project::FarConcordance.new(project, params[:text].to_s, params[:side], params[:way]).to_h

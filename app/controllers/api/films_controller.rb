@@ -1,6 +1,8 @@
 # The film beside subtitles: given, played in ranges, taken away.
 module Api
   class FilmsController < BaseController
+    takes files: [:file]
+
     # No answer is longer, however much is asked for: players ask on.
     PIECE = 2.megabytes
 

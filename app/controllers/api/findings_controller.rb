@@ -1,6 +1,8 @@
 # What the checks find in a project; certain fixes put in.
 module Api
   class FindingsController < BaseController
+    takes keys: [:text]
+
     def index
       looking = Project::Looking.new(project)
       left = looking.look_at_few

@@ -1,6 +1,8 @@
 # A hand-over or an archive that came in: previewed, then opened as a project.
 module Api
   class HandOversController < BaseController
+    takes file: :file, take: :flag
+
     # params: file; take: it becomes a project, and the operation is answered.
     def create
       file = uploads(:file).first

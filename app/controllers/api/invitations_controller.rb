@@ -1,6 +1,8 @@
 # What somebody without an account is invited to, by the link she was sent.
 module Api
   class InvitationsController < BaseController
+    takes id: :text
+
     skip_before_action :require_user
 
     def show

@@ -1,6 +1,8 @@
 # Findings that are right as they are, each with a reason, and back again.
 module Api
   class LetStandsController < BaseController
+    takes key: :text, place: :text, reason: :text
+
     # params: key: of a finding; place: of LetStand::WHERE; reason.
     def create
       row = Project::Checking.new(project).findings.find { |one| one[:key] == params[:key] }

@@ -1,6 +1,8 @@
 # The places at which the text of a cue can be broken into lines, best first.
 module Api
   class LineBreaksController < BaseController
+    takes target: :text
+
     # params: target, in written form.
     def create
       given = Glossema::Content.parse(params.require(:target), segment.source_content)

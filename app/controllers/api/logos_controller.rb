@@ -1,6 +1,8 @@
 # The logo of a client, for quotes.
 module Api
   class LogosController < BaseController
+    takes files: [:file]
+
     def show
       return head(:not_found) unless client.logo.attached?
 

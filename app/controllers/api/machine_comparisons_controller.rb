@@ -1,6 +1,8 @@
 # One sentence sent to all active services of a language pair, to see what each gives.
 module Api
   class MachineComparisonsController < BaseController
+    takes text: :text, source_lang: :text, target_lang: :text
+
     LONGEST = 500
 
     # params: text, source_lang, target_lang

@@ -1,6 +1,10 @@
 # Services of machine translation, tried out before they are relied on; the ledger of what was sent.
 module Api
   class MachineServicesController < BaseController
+    takes name: :text, address: :text, http_method: :text, request: :text, answer: :text, batch: :number,
+      markup: :flag, instructions: :text, active: :flag, price: :decimal, currency: :text, key: :text,
+      languages: [:text], headers: :any, source_lang: :text, target_lang: :text
+
     FIELDS = %i[
       name address http_method request answer batch markup instructions active price currency
     ].freeze

@@ -2,6 +2,8 @@
 # split.
 module Api
   class MemoriesController < BaseController
+    takes name: :text, description: :text, source_lang: :text, target_lang: :text, deleted: :flag
+
     def index
       memories = current_user.access.readable(Memory).present.order(:name)
       memories =

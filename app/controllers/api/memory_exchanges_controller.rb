@@ -1,6 +1,8 @@
 # A memory as TMX, and units of a file imported into a memory.
 module Api
   class MemoryExchangesController < BaseController
+    takes file: :file, different: :text, columns: :text
+
     # See Exporting.
     def show = export(Operations::MemoryExport, memory)
 

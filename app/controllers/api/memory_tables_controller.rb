@@ -2,6 +2,8 @@
 # of it.
 module Api
   class MemoryTablesController < BaseController
+    takes file: :file
+
     # params: file.
     def create
       memory = reached(Memory, params[:memory_id])

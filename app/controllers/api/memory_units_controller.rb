@@ -1,6 +1,9 @@
 # The units of a memory: searched, read, edited.
 module Api
   class MemoryUnitsController < BaseController
+    takes text: :text, side: :text, tidy: :text, page: :number, source: :text, target: :text, client: :text,
+      subject: :text, author: :text, project: :text, origin: :text
+
     PAGE = 50
 
     # params: text, side, facets (client, subject, author, project, origin), tidy, page.

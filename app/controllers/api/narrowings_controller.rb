@@ -1,6 +1,8 @@
 # Which segments of a project fit conditions that only the server can tell.
 module Api
   class NarrowingsController < BaseController
+    takes expression: :text, side: :text, cased: :flag, by: :text, since: :text, termed: :flag
+
     # params: expression, side, cased, by, since, termed; without any it only says who wrote in the project.
     def show
       given = params.permit(:expression, :side, :cased, :by, :since, :termed)
@@ -13,8 +15,8 @@ module Api
 
     def narrowing(given)
       side = Project::Narrowing::SIDES.include?(given[:side]) ? given[:side] : "either"
-      Project::Narrowing.new(project, **given, side: side, cased: given[:cased] == "true",
-        termed: given[:termed] == "true")
+      Project::Narrowing.new(project, **given, side: side, cased: given[:cased] || false,
+        termed: given[:termed] || false)
     end
   end
 end

@@ -1,6 +1,9 @@
 # Notes on segments and files of a project, and the questions to the client among them.
 module Api
   class NotesController < BaseController
+    takes segment_id: :id, document_id: :id, text: :text, kind: :text, answer: :text, settled: :flag,
+      deleted: :flag
+
     def index
       notes = project.notes.there.includes(:document, :segment)
       answer(NoteResource.new(notes.sort_by { |note| place(note) }))

@@ -2,6 +2,8 @@
 # them looked at, cancelled, tried again or undone.
 module Api
   class OperationsController < BaseController
+    takes project_id: :id, memory_id: :id, termbase_id: :id, state: :text
+
     SHOWN = 100
     # Of those that have ended so long ago no page waits any more.
     RECENT = 1.minute

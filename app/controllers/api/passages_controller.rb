@@ -1,6 +1,8 @@
 # The segments of a pass inside, as its reviser reads and writes them.
 module Api
   class PassagesController < BaseController
+    takes against: :text, draft: :text, target: :text, read: :flag, version: :number
+
     ERROR_TYPES = { kinds: Glossema::Review::ErrorTypes::KINDS,
                     severities: Glossema::Review::ErrorTypes::SEVERITIES }.freeze
 

@@ -2,16 +2,16 @@
 # server. It is good for a while.
 module Api
   class PasswordResetsController < BaseController
+    takes id: :text, email: :text, password: :text, code: :text
+
     skip_before_action :require_user
-    rate_limit to: 5,
-      within: 10.minutes,
-      with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
+    limits to: 5, minutes: 10
 
     # The same answer whether there is such an account or not.
     def create
       user = User.find_by(email: params[:email].to_s.strip.downcase)
       if user
-        link = "#{request.base_url}/new-password/#{user.generate_token_for(:password_reset)}"
+        link = "#{Rails.configuration.x.public_url}/new-password/#{user.generate_token_for(:password_reset)}"
         send_or_log(user, link)
       end
       head :accepted
@@ -21,6 +21,9 @@ module Api
       user = User.find_by_token_for(:password_reset, params[:id])
       return refuse("link-old") unless user
 
+      # The letter stands for the password, and not for the second factor.
+      User.find(user.id).tap { |one| one.password = params[:password].to_s }.validate!
+      pass_second_factor(user)
       user.update!(password: params[:password].to_s)
       user.end_sessions
       begin_session(user)

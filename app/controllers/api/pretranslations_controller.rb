@@ -1,6 +1,9 @@
 # Segments pre-translated: a preview, then the writing of it. Both are operations.
 module Api
   class PretranslationsController < BaseController
+    takes threshold: :number, which: :text, machine: :flag, confirms: :text, segment_ids: [:id],
+      preview_id: :id
+
     THRESHOLDS = (30..100)
 
     # params: threshold; machine: by machine what memories do not have; which: of Pretranslation::WHICH;

@@ -7,6 +7,12 @@ module Api
     ].freeze
     LISTS = { never_used: [], never_translated: [] }.freeze
 
+    takes(**FIELDS.index_with(:text), client_id: :id, due_at: :time, times_fixed: :flag, never_used: [:text],
+      never_translated: [:text], template_id: :id, finished: :flag, opened: :flag,
+      memories: [{ memory_id: :id, learns: :text, read_only: :flag, penalty: :number }],
+      termbases: [{ termbase_id: :id, adds: :flag, checks: :flag, read_only: :flag }], text: :text,
+      state: :text, pair: :text, year: :number, order: :text, as: :text)
+
     # params: see User::ProjectList; as: "xlsx".
     def index
       list = User::ProjectList.new(current_user,
@@ -61,7 +67,7 @@ module Api
       params.permit(:client_id, :target_lang)
     end
 
-    def termbases = params[:termbases].map { |row| row.permit(*Project::Terms::FIELDS).to_h }
-    def memories = params[:memories].map { |row| row.permit(*MEMORY_FIELDS).to_h }
+    def termbases = Array(params[:termbases]).map { |row| row.permit(*Project::Terms::FIELDS).to_h }
+    def memories = Array(params[:memories]).map { |row| row.permit(*MEMORY_FIELDS).to_h }
   end
 end

@@ -1,6 +1,8 @@
 # The questions to the client as a file that is answered elsewhere, and the answers back from it.
 module Api
   class QuestionSheetsController < BaseController
+    takes as: :text, file: :file, by: :text
+
     # params: as: "docx" or "xlsx".
     def show
       sheet = Note::Questions.new(project)

@@ -1,6 +1,9 @@
 # Quotes made of counts: kept, told, and what became of them.
 module Api
   class QuotesController < BaseController
+    takes project_id: :id, client_id: :id, report_id: :id, as: :text, rates: RateCardsController::SHAPE,
+      total: :text, valid_until: :date, done_at: :time, state: :text, language: :text
+
     def index
       list = current_user.quotes.includes(:client, :project, :report).order(id: :desc)
       asked = params.permit(:project_id, :client_id, :report_id)

@@ -3,6 +3,11 @@ module Api
   class RateCardsController < BaseController
     RATES = %i[currency unit rate minimum rush rounding page_characters words_per_hour].freeze
 
+    SHAPE = {
+      **RATES.index_with(:text), weights: Glossema::Counting::Bands::NAMES.index_with(:text)
+    }.freeze
+    takes client_id: :id, source_lang: :text, target_lang: :text, rates: SHAPE
+
     def index
       cards = current_user.rate_cards.order(:id)
       cards = cards.where(client_id: params[:client_id].presence) if params.key?(:client_id)

@@ -1,6 +1,8 @@
 # Files that are looked at beside the text and never translated: pictures, PDF, documents.
 module Api
   class ReferenceFilesController < BaseController
+    takes files: [:file]
+
     # Everything else is shown as the core draws it, or as plain text.
     SHOWN = Project::SHOWN_BY_BROWSERS
 

@@ -1,6 +1,10 @@
 # Remarks of a pass inside: made on a segment or on words in it, answered, settled.
 module Api
   class RemarksController < BaseController
+    takes segment_id: :id, text: :text, error_type: :text, severity: :text,
+      spot: { side: :text, from: :number, to: :number, text: :text }, answer: :text, settled: :flag,
+      deleted: :flag
+
     # params: segment_id, text, error_type, severity, spot.
     def create
       round = ReviewRound.open_to(current_user).find(params[:review_round_id])

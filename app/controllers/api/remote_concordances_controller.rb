@@ -1,6 +1,8 @@
 # Words looked up in one memory on another server, while she waits.
 module Api
   class RemoteConcordancesController < BaseController
+    takes text: :text, side: :text
+
     LIMIT = 50
 
     # params: text, side.

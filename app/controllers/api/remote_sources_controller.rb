@@ -1,6 +1,9 @@
 # Memories and termbases on other servers: attached, and how they are used.
 module Api
   class RemoteSourcesController < BaseController
+    takes kind: :text, address: :text, key: :text, ref: :text, name: :text, source_lang: :text,
+      target_lang: :text, writes: :flag
+
     # params: kind, address, key, ref; name; source_lang, target_lang; writes.
     def create
       pair = params.values_at(:source_lang, :target_lang).compact_blank.presence

@@ -1,6 +1,8 @@
 # What a server says it holds: before something of it is attached, and of what is attached.
 module Api
   class RemoteTrialsController < BaseController
+    takes address: :text, key: :text, remote_source_id: :id
+
     # params: address, key; or of what is attached: remote_source_id.
     def create
       return test_again if params[:remote_source_id]

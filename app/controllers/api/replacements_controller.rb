@@ -1,6 +1,9 @@
 # Find and replace in a project: a preview of every change, then the writing of those that are accepted.
 module Api
   class ReplacementsController < BaseController
+    takes find: :text, with: :text, regex: :flag, cased: :flag, words: :flag, side: :text,
+      segment_ids: [:id], take: [:id], confirmed: :text
+
     # params: find, with, regex, cased, words, side; segment_ids: of those it is about.
     def show
       found, count = replacement.look

@@ -1,6 +1,9 @@
 # Counts: of a project, or all of hers; made by hand, looked at, laid beside each other, taken out.
 module Api
   class ReportsController < BaseController
+    takes project_id: :id, client_id: :id, source_lang: :text, target_lang: :text, as: :text, beside: :id,
+      memory_ids: [:id], name: :text
+
     # params: project_id, client_id, source_lang, target_lang narrow the list.
     def index
       list = current_user.reports.kept.ready.includes(:project, :client).order(id: :desc)

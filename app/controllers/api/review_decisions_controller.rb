@@ -1,6 +1,8 @@
 # Changes of a reviser accepted or rejected, one or many.
 module Api
   class ReviewDecisionsController < BaseController
+    takes ids: [:id], decision: :text, mended: :flag
+
     # params: ids: of changes; decision: of ReviewChange::DECISIONS; mended: with the codes put back. Answers
     # the operation.
     def create

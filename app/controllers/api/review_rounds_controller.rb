@@ -1,6 +1,11 @@
 # Rounds of review: sheets out, and what became of them.
 module Api
   class ReviewRoundsController < BaseController
+    takes document_ids: [:id], segment_ids: [:id], as: :text, reviser: :text, tracking: :flag,
+      instructions: :flag, terms: :flag, notes: :flag, email: :text, may: :text, task: :text,
+      message: :text, due_at: :time, memories: :flag, termbases: :flag, matching: :flag, close: :flag,
+      resume: :flag, reopen: :flag
+
     SWITCHES = %w[tracking instructions terms notes].freeze
 
     def index = answer(ReviewRoundResource.new(project.review_rounds.reorder(number: :desc)))

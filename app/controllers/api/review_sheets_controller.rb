@@ -1,6 +1,8 @@
 # A review sheet that came back.
 module Api
   class ReviewSheetsController < BaseController
+    takes file: :file
+
     # params: file; the round is told by the sheet. Answers the operation.
     def create
       project

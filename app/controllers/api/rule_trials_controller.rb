@@ -1,6 +1,8 @@
 # Her own text cut by rules she is editing, and by those that hold now.
 module Api
   class RuleTrialsController < BaseController
+    takes groups: RULE_GROUPS, language: :text, text: :text
+
     MAX = 20_000
 
     def create

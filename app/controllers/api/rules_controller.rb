@@ -1,6 +1,8 @@
 # Segmentation rules: of a project, of a client for new projects, or hers for all projects.
 module Api
   class RulesController < BaseController
+    takes as: :text, groups: RULE_GROUPS, file: :file, project_id: :id, client_id: :id
+
     def show
       if params[:as] == "srx"
         return send_data(rules.srx.xml || "", filename: "rules.srx", type: "application/xml")

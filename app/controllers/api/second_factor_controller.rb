@@ -3,10 +3,9 @@ require "rqrcode"
 
 module Api
   class SecondFactorController < BaseController
-    rate_limit to: 10,
-      within: 3.minutes,
-      only: %i[update destroy],
-      with: -> { refuse("too-many", status: :too_many_requests, minutes: "three") }
+    takes password: :text, code: :text
+
+    limits to: 10, minutes: 3, only: %i[create update destroy]
 
     def show = render(json: { on: current_user.second_factor?, codes: current_user.recovery_codes.size })
 
@@ -25,10 +24,11 @@ module Api
       codes ? render(json: { codes: codes }) : refuse("code-wrong")
     end
 
-    # params: password.
+    # params: password, and a code of what is switched off.
     def destroy
       return refuse("password-wrong") unless current_user.authenticate(params[:password].to_s)
 
+      pass_second_factor(current_user, status: 422)
       current_user.end_second_factor
       head :no_content
     end

@@ -1,6 +1,8 @@
 # What the checks find in one segment: as it reads now, or with the text that is being written.
 module Api
   class SegmentFindingsController < BaseController
+    takes target: :text
+
     def show = answer_of(segment.target_content)
 
     # params: target: written form.

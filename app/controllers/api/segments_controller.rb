@@ -1,6 +1,12 @@
 # The segments of a project: all of them at once, and one being written.
 module Api
   class SegmentsController < BaseController
+    ORIGIN = {
+      kind: :text, score: :number, match: :text, memory: :text, unit: :id, touched: :flag, from: :id
+    }.freeze
+    takes target: :text, origin: ORIGIN, confirm: :flag, marked: :flag, exempt: :flag,
+      undone: :flag, withdrawn: :flag, base: :number
+
     def index
       scope = project.whole_text.joins(:document).order("documents.position", :position)
       documents =

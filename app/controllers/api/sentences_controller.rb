@@ -2,6 +2,8 @@
 # over its cues.
 module Api
   class SentencesController < BaseController
+    takes text: :text
+
     def show
       floor = current_user.preferences.fetch("floor", 50)
       render json: { proposals: sentence ? sentence.proposals(floor) : [] }

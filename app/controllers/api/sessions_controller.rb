@@ -1,11 +1,10 @@
 # Signing in and out. Ten tries in three minutes from one address.
 module Api
   class SessionsController < BaseController
+    takes email: :text, password: :text, code: :text
+
     skip_before_action :require_user, only: :create
-    rate_limit to: 10,
-      within: 3.minutes,
-      only: :create,
-      with: -> { refuse("too-many", status: :too_many_requests, minutes: "three") }
+    limits to: 10, minutes: 3, only: :create
 
     # Renews the session.
     def show
@@ -19,10 +18,7 @@ module Api
         return refuse("sign-in-wrong", status: :unauthorized)
       end
 
-      if user.second_factor?
-        return refuse("code-needed", status: :unauthorized) if params[:code].blank?
-        return refuse("code-wrong", status: :unauthorized) unless user.second_factor_fits?(params[:code])
-      end
+      pass_second_factor(user)
 
       begin_session(user)
       answer(UserResource.new(user))

@@ -1,6 +1,10 @@
 # What a user sets for herself.
 module Api
   class SettingsController < BaseController
+    takes preferences: :any, name: :text, words_per_hour: :number, reference_pattern: :text,
+      quote_pattern: :text, address: :text, remind_at: :text, time_zone: :text,
+      working: { from: :text, to: :text, days: [:number] }
+
     FIELDS = %i[name words_per_hour reference_pattern quote_pattern address remind_at time_zone].freeze
 
     def update

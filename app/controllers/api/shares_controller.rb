@@ -2,6 +2,8 @@
 # taken back by its owner, taken or left by whom it was given to.
 module Api
   class SharesController < BaseController
+    takes email: :text, may: :text, until: :text, state: :text
+
     # Of a memory or termbase, for its owner; else what she is offered.
     def index
       shares = item ? item.shares.order(:email) : Share.offered_to(current_user).order(:id)

@@ -1,6 +1,8 @@
 # The spelling of a text that is being written, what a word may have been meant to be, and words she adds.
 module Api
   class SpellingsController < BaseController
+    takes word: :text, text: :text, where: :text
+
     # params: word: what may have been meant.
     def show = render(json: { suggestions: project.spelling.suggestions(params[:word].to_s) })
 

@@ -1,6 +1,9 @@
 # Candidates of a termbase: those there are, a look for more, and what is decided about each.
 module Api
   class TermCandidatesController < BaseController
+    takes state: :text, project_id: :id, memory_id: :id, file: [:file], source_lang: :text,
+      target_lang: :text, accept: { source: :text, target: :text }
+
     SHOWN = 200
 
     # params: state: of TermCandidate::STATES.

@@ -1,6 +1,8 @@
 # Entries of a termbase deleted, one or many at once.
 module Api
   class TermDeletionsController < BaseController
+    takes ids: [:id]
+
     # params: ids. Answers the operation.
     def create
       termbase = reached(Termbase, params[:termbase_id])

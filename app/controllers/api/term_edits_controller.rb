@@ -1,6 +1,8 @@
 # The same said of many entries of a termbase at once.
 module Api
   class TermEditsController < BaseController
+    takes ids: [:id], subject: :text, status: :text, lang: :text
+
     # params: ids; subject: its new subject field; or status: of all their terms in the language lang
     # ("forbidden" for a forbidden term). Answers the operation.
     def create

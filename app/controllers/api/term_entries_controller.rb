@@ -7,6 +7,10 @@ module Api
     ].freeze
     CONCEPT = %i[definition subject client note source picture].freeze
 
+    TERMS = [{ **TERM.index_with(:text), forbidden: :flag, cased: :flag }].freeze
+    takes(**CONCEPT.index_with(:text), sections: [{ **SECTION.index_with(:text), terms: TERMS }],
+      text: :text, lang: :text, status: :text, look: :text, page: :number)
+
     # params: text, lang, subject, status, look narrow the list; page.
     def index
       asked = params.permit(:text, :lang, :subject, :status, :look).to_h.symbolize_keys

@@ -1,6 +1,8 @@
 # A termbase as TBX, CSV, TSV or XLSX, and the entries of a file imported into one.
 module Api
   class TermExchangesController < BaseController
+    takes as: :text, style: :text, file: :file, way: :text, roles: :text
+
     # See Exporting. params: as: "tbx", "csv", "tsv" or "xlsx"; style: of TBX, where it is not that of the
     # file it came from.
     def show

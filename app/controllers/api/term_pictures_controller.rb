@@ -1,6 +1,8 @@
 # The picture of a concept.
 module Api
   class TermPicturesController < BaseController
+    takes file: :file
+
     def show
       raise ActiveRecord::RecordNotFound unless entry.image.attached?
 

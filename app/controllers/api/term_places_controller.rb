@@ -1,6 +1,8 @@
 # Where an entry stands in a project, and how it was translated there.
 module Api
   class TermPlacesController < BaseController
+    takes entry_id: :id
+
     # params: entry_id
     def show
       entry = reached_in(TermEntry.there, :termbase, Termbase, params[:entry_id])

@@ -1,6 +1,8 @@
 # A look at a table of terms before it is brought in: what its columns seem to hold.
 module Api
   class TermTablesController < BaseController
+    takes file: :file
+
     # params: file. Of a TBX file there is nothing to say: {tbx: true}.
     def create
       termbase = reached(Termbase, params[:termbase_id])

@@ -1,6 +1,8 @@
 # Termbases: those there are, a new one, another name, away with one.
 module Api
   class TermbasesController < BaseController
+    takes name: :text, description: :text, client_id: :id
+
     def index
       there = current_user.access.readable(Termbase).present.order(:name)
       answer(TermbaseResource.new(there, params: { access: current_user.access }))

@@ -1,6 +1,8 @@
 # A pair of terms added on the way, from what is marked in a source and its translation.
 module Api
   class TermsController < BaseController
+    takes source: :text, target: :text, segment_id: :id, place: :number, anyway: :flag, around: :text
+
     # params: source, target: what is marked; segment_id: where; place: into the n-th termbase alone; anyway:
     # add it though something like it is there.
     def create

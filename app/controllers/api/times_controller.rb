@@ -1,6 +1,8 @@
 # When a cue is shown, changed; a cue, or it and all after it, moved.
 module Api
   class TimesController < BaseController
+    takes start: :text, finish: :text, shift: :text, rest: :flag
+
     # params: start, finish, in seconds; or shift, in seconds, with rest for all cues after it too.
     def update
       if params[:shift]

@@ -1,6 +1,8 @@
 # One wording for a source that has two.
 module Api
   class UnificationsController < BaseController
+    takes key: :text, way: :text, segment_id: :id, unit_id: :id
+
     # params: key: of a finding, and way: of Project::Unifying::WAYS; or segment_id and unit_id: of the memory
     # whose wording the segment takes. Answers the operation.
     def create

@@ -1,6 +1,12 @@
 # Many units of a memory changed at once, or on their way to another memory: each an operation.
 module Api
   class UnitChangesController < BaseController
+    REPLACE = { find: :text, with: :text, side: :text, regex: :flag, cased: :flag, words: :flag }.freeze
+    takes kind: :text, ids: [:id], set: { client: :text, subject: :text, author: :text }, replace: REPLACE,
+      search: { text: :text, side: :text, tidy: :text, client: :text, subject: :text, author: :text,
+                project: :text, origin: :text },
+      from: :id, by: :text
+
     # params: kind ("delete", "bulk", "merge", "split"); ids or a search; set: {client, subject, author} for
     # "bulk"; replace: {find, with, side, regex, cased, words} for "replace";
     # from (memory id) for "merge"; by ("client", "subject") for "split". Answers the operation.

@@ -1,12 +1,14 @@
 # Making an account.
 module Api
   class UsersController < BaseController
-    skip_before_action :require_user
-    rate_limit to: 10,
-      within: 10.minutes,
-      with: -> { refuse("too-many", status: :too_many_requests, minutes: "ten") }
+    takes name: :text, email: :text, password: :text, time_zone: :text, invitation: :text
 
+    skip_before_action :require_user
+    limits to: 10, minutes: 10
+
+    # params: also invitation: of a Share, where that is how accounts are made.
     def create
+      SignUp.check(params[:email], params[:invitation])
       given = params.permit(:name, :email, :password, :time_zone).reverse_merge(password: "")
       user = User.create!(given.merge(preferences: { language: language }))
       begin_session(user)

@@ -1,6 +1,8 @@
 # The history of a segment, newest first.
 module Api
   class VersionsController < BaseController
+    takes target: :text, origin: { kind: :text, score: :number }, beside: :id
+
     # A wording that gave way to another stays in the past of its segment. params: target, origin.
     def create
       version =

@@ -1,6 +1,8 @@
 # A newer version of a file: proposed and compared, accepted, discarded, or reverted.
 module Api
   class VersionsOfFilesController < BaseController
+    takes files: [:file]
+
     # What is otherwise in it, as a workbook.
     def show
       report = Document::VersionReport.new(document)

@@ -62,7 +62,10 @@ module ReviewRound::Inside
   # may: what the colleague may do from now on, which an open page shows at once; nil: she no longer sees the
   # round.
   def invite(may)
+    # Who is no longer to see it hears nothing more of it.
+    left = may ? nil : guest
     update!(may ? { may: may } : { guest: nil })
+    left&.sign_ins&.each(&:cut_off)
     announce
     announce
   end

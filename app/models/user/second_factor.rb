@@ -11,8 +11,11 @@ module User::SecondFactor
 
   def second_factor? = factor_since.present?
 
-  # A secret that waits to be confirmed. Returns the address that an authenticator reads.
+  # A secret that waits to be confirmed. Returns the address that an authenticator reads. Raises Refused
+  # "second-factor-on": one that is on is not put out by another.
   def begin_second_factor
+    raise Glossema::Refused.new("second-factor-on") if second_factor?
+
     update!(factor_secret: ROTP::Base32.random, factor_since: nil, recovery_codes: [], factor_used_at: 0)
     authenticator.provisioning_uri(email)
   end

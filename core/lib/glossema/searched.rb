@@ -35,7 +35,8 @@ module Glossema
       return places(text, unparted_pattern) if words.join.match?(UNPARTED)
       return marks_in_ascii(text) if @way != "alike" && text.ascii_only? && words.all?(&:ascii_only?)
 
-      tokens = places(text, Folding::WORD).map { |from, to| [Folding.fold(text[from...to]), from, to] }
+      tokens = []
+      Offsets.each(text, Folding::WORD) { |word, from, to| tokens << [Folding.fold(word), from, to] }
       @way == "phrase" ? runs_in(tokens) : words_in(tokens)
     end
 
@@ -76,6 +77,6 @@ module Glossema
       @way == "phrase" || @each.all? { |pattern| text.match?(pattern) } ? places(text, @pattern) : []
     end
 
-    def places(text, pattern) = text.enum_for(:scan, pattern).map { Regexp.last_match.offset(0) }
+    def places(text, pattern) = Offsets.of(text, pattern)
   end
 end

@@ -5,10 +5,11 @@ module Glossema
     ClockTime =
       Struct.new(:from, :to, :hour, :minute, :half) do
         def self.all(text)
-          text.enum_for(:scan, ClockTime::PATTERN).map do
-            match = Regexp.last_match
-            new(*match.offset(0), match[:hour].to_i, match[:minute]&.to_i, match[:half]&.downcase)
+          found = []
+          Offsets.each(text, ClockTime::PATTERN) do |_, from, to, scanner|
+            found << new(from, to, scanner[:hour].to_i, scanner[:minute]&.to_i, scanner[:half]&.downcase)
           end
+          found
         end
 
         # here, there: does a half of the day stand anywhere in the text of this one, of the other?

@@ -81,7 +81,9 @@ module Glossema
         end
       end
 
-      def all(text, pattern) = pattern ? text.enum_for(:scan, pattern).map { Regexp.last_match } : []
+      def all(text, pattern)
+        pattern ? text.enum_for(:scan, pattern).lazy.map { Regexp.last_match }.first(Check::MOST) : []
+      end
 
       def filled(match)
         @rule["target"].gsub(CAUGHT) { |group| Regexp.escape(match[group.delete("$").to_i].to_s) }

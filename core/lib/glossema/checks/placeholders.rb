@@ -18,14 +18,14 @@ module Glossema
 
       # [Found …] in order.
       def in(text)
-        count = 0
-        text.enum_for(:scan, PATTERN).map do
-          match = Regexp.last_match
-          position = match[0][POSITION, 1]
-          count += 1 if match[0].match?(/\A%[^%]*[a-zA-Z@]\z/)
-          Found.new(from: match.begin(0), to: match.end(0), text: match[0], number: position&.to_i || count,
-            type: match[0].sub(POSITION, "%"), numbered: !position.nil?)
+        found, count = [], 0
+        Offsets.each(text, PATTERN) do |matched, from, to|
+          position = matched[POSITION, 1]
+          count += 1 if matched.match?(/\A%[^%]*[a-zA-Z@]\z/)
+          found << Found.new(from: from, to: to, text: matched, number: position&.to_i || count,
+            type: matched.sub(POSITION, "%"), numbered: !position.nil?)
         end
+        found
       end
 
       # source, target: texts → [[Found of the source that are lost …], [Found of the target that are new …]]

@@ -114,11 +114,9 @@ module Glossema
 
         # [String or MatchData of a tag …]
         def pieces(text)
-          tags = text.enum_for(:scan, @tag).map { Regexp.last_match }
-          ends = [0, *tags.map { |tag| tag.end(0) }]
-          starts = [*tags.map { |tag| tag.begin(0) }, text.length]
-          texts = ends.zip(starts).map { |from, to| text[from...to] }
-          texts.zip(tags).flatten.compact
+          found = []
+          rest = Offsets.parts(text, @tag) { |before, tag| found << before << @tag.match(tag) }
+          [*found, rest]
         end
 
         # What a tag stands for: [kind, id].
@@ -166,7 +164,7 @@ module Glossema
 
         # A closing code goes behind a word, all others before the next one.
         def offset(text, count, code)
-          ends = text.enum_for(:scan, WORD).map { Regexp.last_match.offset(0) }
+          ends = Offsets.of(text, WORD)
           return count.zero? ? 0 : ends[count - 1].last if code.close? || count >= ends.size
 
           ends[count].first

@@ -5,6 +5,8 @@ module Glossema
     class Assembly
       # A phrase has so many words at most.
       LONGEST = 8
+      # Longer texts, in characters, are no sentences.
+      LONGEST_TEXT = 5_000
       # Less than this share of the words is no help.
       LEAST = 0.5
       # A part that is known: from…to in the text, and what it becomes; kind: "phrase", "term" or "carried".
@@ -25,6 +27,8 @@ module Glossema
 
       # content → Result, or nil where too little is known.
       def of(content)
+        return if content.text.length > LONGEST_TEXT
+
         used, words = [], 0
         items = content.items.map do |item|
           next item unless item.is_a?(String)
@@ -52,8 +56,7 @@ module Glossema
       end
 
       def spans(text)
-        places = []
-        text.scan(WORD) { places << [Regexp.last_match.begin(0), Regexp.last_match.end(0)] }
+        places = Offsets.of(text, WORD)
         found = places.each_index.flat_map do |at|
           (1..LONGEST).filter_map { |size| span(text, places[at, size], size) }
         end

@@ -84,10 +84,7 @@ module Glossema
 
         # Where it stands in the target, as whole words and only once.
         def place_of(text)
-          found = []
-          @target.scan(/(?<![[:alnum:]])#{Regexp.escape(text)}(?![[:alnum:]])/i) do
-            found << [Regexp.last_match.begin(0), Regexp.last_match.end(0)]
-          end
+          found = Offsets.of(@target, /(?<![[:alnum:]])#{Regexp.escape(text)}(?![[:alnum:]])/i)
           found.first if found.size == 1
         end
 

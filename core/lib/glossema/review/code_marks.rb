@@ -24,18 +24,14 @@ module Glossema
       private_class_method :joined
 
       def piece(text, styled, known)
-        at = 0
         out = +""
-        text.scan(MARK) do
-          match = Regexp.last_match
-          open, id, alone = match.captures
+        rest = Offsets.parts(text, MARK) do |before, mark|
+          open, id, alone = mark.match(MARK).captures
           kind = Content.kind_of(open.empty? && alone.empty?, open == "/")
-          next unless styled || known.key?([id.to_i, kind])
-
-          out << Content.escape(text[at...match.begin(0)]) << match[0].tr("‹›", "{}")
-          at = match.end(0)
+          code = styled || known.key?([id.to_i, kind])
+          out << Content.escape(before) << (code ? mark.tr("‹›", "{}") : Content.escape(mark))
         end
-        out << Content.escape(text[at..])
+        out << Content.escape(rest)
       end
       private_class_method :piece
     end

@@ -30,7 +30,7 @@ module Glossema
       end
 
       def borders(text, after)
-        text.enum_for(:scan, /#{after}(?=[^[:space:]])/).map { Regexp.last_match.begin(0) }
+        Offsets.of(text, /#{after}(?=[^[:space:]])/).map(&:first)
       end
 
       def renumbered(content, numbers)

@@ -57,7 +57,7 @@ module Glossema
       def unknown(word, from)
         return [] if right?(word)
 
-        parts = word.enum_for(:scan, /[^-‐‑'’]+/).map { Regexp.last_match.offset(0) }
+        parts = Offsets.of(word, /[^-‐‑'’]+/)
         return [Fault.new(from, from + word.length, word)] if parts.size < 2
 
         parts.filter_map do |start, finish|

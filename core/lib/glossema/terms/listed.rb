@@ -53,8 +53,11 @@ module Glossema
         return [] if @given_up.include?(item)
 
         Timeout.timeout(SECONDS) do
-          text.enum_for(:scan, pattern).map { Regexp.last_match }.reject { |match| match[0].empty? }
-            .map { |match| Found.new(*match.offset(0), match[0], item) }
+          found = []
+          Offsets.each(text, pattern) do |matched, from, to|
+            found << Found.new(from, to, matched, item) unless matched.empty?
+          end
+          found
         end
       rescue *Expression::TOO_SLOW
         @given_up << item
