@@ -323,18 +323,6 @@ CREATE INDEX "index_alignments_on_user_id" ON "alignments" ("user_id");
 CREATE INDEX "index_alignments_on_client_id" ON "alignments" ("client_id");
 CREATE INDEX "index_alignments_on_memory_id" ON "alignments" ("memory_id");
 CREATE INDEX "index_alignments_on_project_id" ON "alignments" ("project_id");
-CREATE TABLE IF NOT EXISTS "shares" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "owner_id" integer NOT NULL, "user_id" integer, "email" varchar NOT NULL, "may" varchar DEFAULT 'read' NOT NULL, "until_on" date, "state" varchar DEFAULT 'offered' NOT NULL, "token" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_cddf936f3c"
-FOREIGN KEY ("owner_id")
-  REFERENCES "users" ("id")
- ON DELETE CASCADE, CONSTRAINT "fk_rails_d671d25093"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
- ON DELETE CASCADE);
-CREATE INDEX "index_shares_on_item" ON "shares" ("item_type", "item_id");
-CREATE INDEX "index_shares_on_owner_id" ON "shares" ("owner_id");
-CREATE INDEX "index_shares_on_user_id" ON "shares" ("user_id");
-CREATE UNIQUE INDEX "index_shares_on_token" ON "shares" ("token");
-CREATE UNIQUE INDEX "index_shares_on_item_type_and_item_id_and_email" ON "shares" ("item_type", "item_id", "email");
 CREATE TABLE IF NOT EXISTS "sign_ins" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "token" varchar NOT NULL, "agent" varchar DEFAULT '' NOT NULL, "address" varchar DEFAULT '' NOT NULL, "used_at" datetime(6) NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_125cb8cf0c"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
@@ -427,7 +415,20 @@ CREATE UNIQUE INDEX "index_term_candidates_on_termbase_id_and_lang_and_folded" O
 CREATE INDEX "index_term_candidates_on_operation_id" ON "term_candidates" ("operation_id");
 CREATE INDEX "index_memories_on_user_id_and_origin" ON "memories" ("user_id", "origin");
 CREATE INDEX "index_termbases_on_user_id_and_origin" ON "termbases" ("user_id", "origin");
+CREATE TABLE IF NOT EXISTS "shares" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "item_type" varchar NOT NULL, "item_id" integer NOT NULL, "owner_id" integer NOT NULL, "user_id" integer, "email" varchar NOT NULL, "may" varchar DEFAULT 'view' NOT NULL, "until_on" date, "state" varchar DEFAULT 'offered' NOT NULL, "token" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_d671d25093"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+ ON DELETE CASCADE, CONSTRAINT "fk_rails_cddf936f3c"
+FOREIGN KEY ("owner_id")
+  REFERENCES "users" ("id")
+ ON DELETE CASCADE);
+CREATE INDEX "index_shares_on_item" ON "shares" ("item_type", "item_id");
+CREATE INDEX "index_shares_on_owner_id" ON "shares" ("owner_id");
+CREATE INDEX "index_shares_on_user_id" ON "shares" ("user_id");
+CREATE UNIQUE INDEX "index_shares_on_token" ON "shares" ("token");
+CREATE UNIQUE INDEX "index_shares_on_item_type_and_item_id_and_email" ON "shares" ("item_type", "item_id", "email");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261202000000'),
 ('20261201236000'),
 ('20261201235000'),
 ('20261201230000'),

@@ -90,7 +90,7 @@ module Demo
       dutch = anneke.memories.create!(name: "Cargo bicycles, en → nl", source_lang: "en-GB",
         target_lang: "nl-NL", description: "Leaflets and manuals since 2022.")
       dutch.take_in(DUTCH.map { |source, target| pair(source, target, author: anneke.name) })
-      Share.give(dutch, email: @user.email, may: "read", by: anneke)
+      Share.give(dutch, email: @user.email, may: "view", by: anneke)
     end
     PASSWORD = "cargo-bicycle".freeze
     DUTCH = {

@@ -4,24 +4,24 @@ class Access
     @user = user
   end
 
-  # kind: Memory or Termbase. Relations of those she may read, write in, and owns; of what was put away only
-  # her own.
+  # kind: Memory or Termbase. Relations of those she may see, and owns; of what was put away only her own.
   def readable(kind) = owned(kind).or(kind.present.where(id: given(kind, Share.accepted)))
-  def writable(kind) = owned(kind).or(kind.present.where(id: given(kind, Share.writing)))
   def owned(kind) = kind.where(user_id: @user.id)
 
-  # "own", "write" or "read".
+  # "own", or of Share::RIGHTS; nil where it is not hers in any way.
   def right(item)
     return "own" if item.user_id == @user.id
 
-    writable(item.class).exists?(item.id) ? "write" : "read"
+    Share.accepted.find_by(user: @user, item: item)&.right
   end
 
-  # Raises Refused "share-right" where somebody may read, and not write.
-  def writable!(item)
-    return item if %w[own write].include?(right(item))
+  # Raises Refused "share-right" where she may see it, and not what is needed: of Share::RIGHTS.
+  def allowed!(item, needed)
+    right = right(item)
+    return item if right == "own" || Share.enough?(right, needed)
 
-    raise Glossema::Refused.new("share-right", name: item.name, owner: item.user&.name.to_s)
+    raise Glossema::Refused.new("share-right.#{right || "view"}", name: item.name,
+      owner: item.user&.name.to_s)
   end
 
   # Raises Refused "share-owner" for what only its owner may do.

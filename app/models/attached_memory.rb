@@ -13,7 +13,7 @@ class AttachedMemory < ApplicationRecord
   # One that was given to her by a colleague is there as long as she has it.
   scope :usable, -> { where(memory_id: Memory.present.select(:id)).where(reached("memory", Share.accepted)) }
   scope :learning, lambda { |moment|
-    usable.where(learns: moment, read_only: false).where(reached("memory", Share.writing))
+    usable.where(learns: moment, read_only: false).where(reached("memory", Share.adding))
   }
 
   # What is taken off its matches besides, for being of other regions than the project.

@@ -12,6 +12,6 @@ class AttachedTermbase < ApplicationRecord
       .order(:position)
   }
   scope :adding, lambda {
-    usable.where(adds: true, read_only: false).where(reached("termbase", Share.writing))
+    usable.where(adds: true, read_only: false).where(reached("termbase", Share.adding))
   }
 end

@@ -41,6 +41,8 @@ class Operation < ApplicationRecord
   class_attribute :default_weight, default: "ordinary"
   # Does it write into its subject, so that no other one may do so meanwhile?
   class_attribute :exclusive, default: true
+  # What somebody must be allowed who does it to a memory or termbase of others, of Share::RIGHTS.
+  class_attribute :right_needed, default: "edit"
   # Is what it did undone by itself when it is cancelled or fails in the middle?
   class_attribute :reverts_when_stopped, default: false
   # Does a newer one of the same kind and subject take its place?

@@ -126,7 +126,7 @@ class Project < ApplicationRecord
       memories.each_with_index do |row, index|
         memory = user.access.readable(Memory).present.find(row["memory_id"])
         check_pair(memory)
-        mine = user.access.right(memory) != "read"
+        mine = user.access.right(memory) != "view"
 
         attachments.create!(
           memory: memory,

@@ -3,7 +3,7 @@
 class RemoteKey < ApplicationRecord
   include LastDay
 
-  MAY = Share::MAY
+  MAY = %w[read write].freeze
   LENGTH, ENDING = 24, 4
 
   belongs_to :item, polymorphic: true

@@ -1,16 +1,18 @@
-# A memory or termbase given to a colleague by mail address: to read, to write, or to write until a day. It
-# counts once it is accepted, and is gone at once when it is taken back.
+# A memory or termbase given to a colleague by mail address: to see it, to add to it, to change what is there,
+# or to delete many at once as well; more than seeing it can end with a day. It counts once it is accepted,
+# and is gone at once when it is taken back.
 class Share < ApplicationRecord
   include LastDay
 
-  MAY = %w[read write].freeze
+  # Each with all those before it.
+  RIGHTS = %w[view add edit manage].freeze
   STATES = %w[offered accepted declined].freeze
   INVITED_FOR = 14.days
 
   belongs_to :item, polymorphic: true
   belongs_to :owner, class_name: "User"
   belongs_to :user, optional: true
-  validates :may, inclusion: { in: MAY }
+  validates :may, inclusion: { in: RIGHTS }
   validates :state, inclusion: { in: STATES }
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :email, format: { with: URI::MailTo::EMAIL_REGEXP, message: :mail }
@@ -18,13 +20,15 @@ class Share < ApplicationRecord
   after_commit { Share.tell(item) }
 
   scope :accepted, -> { where(state: "accepted") }
-  scope :writing, -> { accepted.where(may: "write").where("until_on IS NULL OR until_on >= ?", Date.current) }
+  scope :adding, lambda {
+    accepted.where(may: RIGHTS.drop(1)).where("until_on IS NULL OR until_on >= ?", Date.current)
+  }
   # What somebody is offered and has not answered.
   scope :offered_to, ->(user) { where(user: user, state: "offered") }
 
   class << self
-    # Raises Refused "share-self", "share-again", "remote-elsewhere". until_on: the last day of writing, or
-    # nil.
+    # Raises Refused "share-self", "share-again", "remote-elsewhere". until_on: the last day of
+    # more than seeing it, or nil.
     def give(item, email:, may:, by:, until_on: nil)
       item.here!
       address = normalize_value_for(:email, email)
@@ -53,6 +57,8 @@ class Share < ApplicationRecord
       raise Glossema::Refused.new("invitation-gone")
     end
 
+    def enough?(right, needed) = RIGHTS.index(right).to_i >= RIGHTS.index(needed)
+
     # All projects that use it hear that what it gives is another now.
     def tell(item)
       item&.attached_projects&.find_each { |project| project.announce("learned") }
@@ -67,7 +73,7 @@ class Share < ApplicationRecord
     told.each { |project| project.announce("said", message: sentence) }
   end
 
-  # Does writing still count?
-  def writing? = state == "accepted" && may == "write" && (until_on.nil? || until_on >= Date.current)
+  # What she may do today.
+  def right = until_on.nil? || until_on >= Date.current ? may : RIGHTS.first
   def expired? = user_id.nil? && created_at <= INVITED_FOR.ago
 end

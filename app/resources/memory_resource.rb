@@ -3,7 +3,7 @@ class MemoryResource < ApplicationResource
   typelize units: "number", projects: "number", busy: "Operation[]"
 
   # Whose it is, and what may be done with it.
-  typelize owner: "string | null", right: "'own' | 'write' | 'read'"
+  typelize owner: "string | null", right: "ShareRight"
   attribute(:owner) { |memory| memory.user&.name }
   attribute(:right) { |memory| params[:access]&.right(memory) || "own" }
   attributes :id, :name, :description, :source_lang, :target_lang, :updated_at, :used_at

@@ -1,6 +1,6 @@
 # A memory or termbase given to somebody.
 class ShareResource < ApplicationResource
-  typelize may: "'read' | 'write'", state: "'offered' | 'accepted' | 'declined'"
+  typelize may: "GivenRight", state: "'offered' | 'accepted' | 'declined'"
   typelize kind: "'memory' | 'termbase'", item: "string", owner: "string", person: "string | null"
   typelize invitation: "string | null", expired: "boolean"
 

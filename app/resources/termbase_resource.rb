@@ -3,7 +3,7 @@ class TermbaseResource < ApplicationResource
   typelize entries: "number", languages: "string[]", client: "string | null"
 
   # Whose it is, and what may be done with it.
-  typelize owner: "string | null", right: "'own' | 'write' | 'read'"
+  typelize owner: "string | null", right: "ShareRight"
   attribute(:owner) { |termbase| termbase.user&.name }
   attribute(:right) { |termbase| params[:access]&.right(termbase) || "own" }
   attributes :id, :name, :description, :client_id, :updated_at

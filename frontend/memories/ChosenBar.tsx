@@ -6,6 +6,8 @@ import { TextInPlace } from '../shared/parts/TextInPlace'
 import type { MemoryUnit } from '../shared/types'
 import type { UnitSearch } from './queries'
 import { ReplaceInUnits } from './ReplaceInUnits'
+import { may } from '../sharing/rights'
+import type { ShareRight } from '../shared/shapes'
 
 const FIELDS = ['client', 'subject', 'author'] as const
 
@@ -16,18 +18,17 @@ interface Props {
   setChosen: (chosen: ReadonlySet<number>) => void
   search: UnitSearch
   act: (body: Record<string, unknown>) => void
-  // Was it given to her to read only?
-  reading: boolean
+  right: ShareRight
 }
 
-export function ChosenBar({ list, count, chosen, setChosen, search, act, reading }: Props) {
+export function ChosenBar({ list, count, chosen, setChosen, search, act, right }: Props) {
   const { t } = useTranslation()
   const found = (
     <span className="tab" role="status">
       {count === undefined ? '' : t('memories.found', { count, units: number(count) })}
     </span>
   )
-  if (reading) return <div className="unit-bar small">{found}</div>
+  if (!may(right, 'edit')) return <div className="unit-bar small">{found}</div>
   const every = chosen.size > 0 && chosen.size === list.length
   const all = every && count !== undefined && count > list.length
   const which = all ? { search } : { ids: [...chosen] }
@@ -57,9 +58,11 @@ export function ChosenBar({ list, count, chosen, setChosen, search, act, reading
             count={affected}
             onReplace={(replace) => act({ kind: 'replace', replace, ...which })}
           />
-          <button type="button" className="link" onClick={() => act({ kind: 'delete', ...which })}>
-            {t('memories.deleteUnits')}
-          </button>
+          {(affected === 1 || may(right, 'manage')) && (
+            <button type="button" className="link" onClick={() => act({ kind: 'delete', ...which })}>
+              {t('memories.deleteUnits')}
+            </button>
+          )}
         </span>
       )}
       {all && <span className="quiet">{t('memories.allFound')}</span>}

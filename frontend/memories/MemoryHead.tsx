@@ -12,6 +12,7 @@ import { Sharing } from '../sharing/Sharing'
 import { BringIn } from './BringIn'
 import { changeMemory, useOthersOfPair } from './queries'
 import type { Attempt } from './useAttempt'
+import { may } from '../sharing/rights'
 
 const SPLIT_BY = ['client', 'subject']
 
@@ -58,7 +59,7 @@ export function MemoryHead({ memory, attempt, act, history, onHistory }: Props) 
         )}
       </p>
       <p className="small memory-acts">
-        {memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
+        {may(memory.right, 'edit') && <BringIn memory={memory} attempt={attempt} />}
         <ExportLink path={`/memories/${memory.id}/exchange`}>{t('memories.export')}</ExportLink>
         {own && others.length > 0 && (
           <MenuInPlace

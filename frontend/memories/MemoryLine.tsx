@@ -8,6 +8,7 @@ import { OperationProgress } from '../operations/OperationProgress'
 import type { Memory } from '../shared/types'
 import { BringIn } from './BringIn'
 import type { Attempt } from './useAttempt'
+import { may } from '../sharing/rights'
 
 interface Props {
   memory: Memory
@@ -34,7 +35,7 @@ export function MemoryLine({ memory, attempt, onRemove }: Props) {
           />
         ))}
       </div>
-      {!memory.remote && memory.right !== 'read' && <BringIn memory={memory} attempt={attempt} />}
+      {!memory.remote && may(memory.right, 'edit') && <BringIn memory={memory} attempt={attempt} />}
       {!memory.remote && (
         <ExportLink className="link small" path={`/memories/${memory.id}/exchange`}>
           {t('memories.export')}

@@ -18,6 +18,7 @@ import { changeMany, changeMemory, useMemory, useRefresh, useUnits, type UnitSea
 import { Units } from './Units'
 import { useAttempt } from './useAttempt'
 import './memories.css'
+import { may } from '../sharing/rights'
 
 const NOTHING: UnitSearch = { text: '', side: 'both', tidy: '' }
 
@@ -76,7 +77,7 @@ export function MemoryView() {
             <Activity
               subject="memories"
               id={id}
-              readOnly={memory.right === 'read'}
+              readOnly={!may(memory.right, 'add')}
               attempt={attempt}
               none={t('operations.none')}
             />

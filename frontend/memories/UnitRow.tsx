@@ -8,6 +8,7 @@ import type { Memory, MemoryUnit, Operation } from '../shared/types'
 import { Written } from '../shared/Written'
 import { UnitForm } from './UnitForm'
 import { UnitPast } from './UnitPast'
+import { may } from '../sharing/rights'
 
 interface Props {
   unit: MemoryUnit
@@ -24,7 +25,7 @@ export function UnitRow({ unit, memory, twin, chosen, onChoose, onEdited }: Prop
   const [editing, setEditing] = useState(false)
   return (
     <li className={`unit${chosen ? ' chosen' : ''}${twin ? ' twin' : ''}`}>
-      {memory.right !== 'read' && (
+      {may(memory.right, 'edit') && (
         <Checkbox
           aria-label={t('memories.choose', { text: unit.source })}
           checked={chosen}
@@ -61,7 +62,7 @@ function UnitText({ unit, memory, twin, onEdit }: TextProps) {
       type="button"
       className="unit-text"
       aria-label={t('memories.editUnit', { text: unit.source })}
-      disabled={memory.right === 'read'}
+      disabled={!may(memory.right, 'edit')}
       onClick={onEdit}
     >
       {!twin && (

@@ -41,7 +41,7 @@ export function Units(props: Props) {
   return (
     <>
       <UnitSearchLine search={search} onNarrow={onNarrow} />
-      <ChosenBar {...{ list, count, chosen, setChosen, search, act }} reading={memory.right === 'read'} />
+      <ChosenBar {...{ list, count, chosen, setChosen, search, act }} right={memory.right} />
       {none ? (
         <p className="quiet unit-none">
           {t(memory.units ? 'memories.none' : 'memories.emptyOne')}{' '}

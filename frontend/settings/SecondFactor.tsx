@@ -19,7 +19,7 @@ export function SecondFactor() {
   const { act } = useAct()
   const [step, setStep] = useState<Step>({ name: 'closed' })
   // What it is ended with, beside a code.
-  const [password, setPassword] = useState('')
+  const [ending, setEnding] = useState('')
   const { data, refetch } = useQuery({
     queryKey: keys.secondFactor,
     queryFn: () => api.get<{ on: boolean; codes: number }>('/second_factor'),
@@ -37,8 +37,8 @@ export function SecondFactor() {
     })
   const end = (code: string) =>
     void act(async () => {
-      await api.delete('/second_factor', { password, code })
-      setPassword('')
+      await api.delete('/second_factor', { password: ending, code })
+      setEnding('')
       setStep({ name: 'closed' })
       await refetch()
     })
@@ -55,8 +55,8 @@ export function SecondFactor() {
             autoComplete="current-password"
             aria-label={t('factor.passwordFor', { what: t('factor.end') })}
             placeholder={t('factor.password')}
-            value={password}
-            onChange={(event) => setPassword(event.target.value)}
+            value={ending}
+            onChange={(event) => setEnding(event.target.value)}
           />
           <Ask label="factor.end" kind="code" onDone={end} />
         </div>

@@ -5,6 +5,9 @@ import type { Language, LetterLanguage } from './i18n'
 
 export type { Document, Language, LetterLanguage, Operation, RemoteSource }
 
+// What somebody may do with a memory or a termbase.
+export type GivenRight = 'view' | 'add' | 'edit' | 'manage'
+export type ShareRight = 'own' | GivenRight
 // What she prefers; unset where it is as it comes.
 // A kind of operation, as the files in app/models/operations are called.
 export type OperationKind = string

@@ -3,13 +3,14 @@ import { Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { giveTo, type Given, type Kind } from './queries'
+import { RIGHTS } from './rights'
 
 interface Props {
   kind: Kind
   id: number
   attempt: (work: () => Promise<unknown>) => void
 }
-const NOBODY: Given = { email: '', may: 'read', until: '' }
+const NOBODY: Given = { email: '', may: 'view', until: '' }
 
 export function GiveForm({ kind, id, attempt }: Props) {
   const { t } = useTranslation()
@@ -44,25 +45,18 @@ export function GiveForm({ kind, id, attempt }: Props) {
         onChange={(event) => set({ email: event.target.value })}
         onKeyDown={(event) => event.key === 'Escape' && setGiven(null)}
       />
-      <label>
-        <input
-          type="radio"
-          name="may"
-          checked={given.may === 'read'}
-          onChange={() => set({ may: 'read', until: '' })}
-        />{' '}
-        {t('sharing.rights.read')}
-      </label>
-      <label>
-        <input
-          type="radio"
-          name="may"
-          checked={given.may === 'write'}
-          onChange={() => set({ may: 'write' })}
-        />{' '}
-        {t('sharing.rights.write')}
-      </label>
-      {given.may === 'write' && (
+      {RIGHTS.map((right) => (
+        <label key={right}>
+          <input
+            type="radio"
+            name="may"
+            checked={given.may === right}
+            onChange={() => set({ may: right, until: right === 'view' ? '' : given.until })}
+          />{' '}
+          {t(`sharing.rights.${right}`)}
+        </label>
+      ))}
+      {given.may !== 'view' && (
         <label>
           {t('sharing.untilWhen')}{' '}
           <input type="date" value={given.until} onChange={(event) => set({ until: event.target.value })} />

@@ -8,12 +8,13 @@ import { useAct } from '../shared/useAct'
 import { GiveForm } from './GiveForm'
 import { changeShare, takeShareBack, useShares, type Kind } from './queries'
 import './sharing.css'
+import { RIGHTS } from './rights'
+import type { ShareRight } from '../shared/shapes'
 
 interface Props {
   kind: Kind
-  item: { id: number; owner: string | null; right: 'own' | 'write' | 'read' }
+  item: { id: number; owner: string | null; right: ShareRight }
 }
-const MAY = ['read', 'write'] as const
 
 export function Sharing({ kind, item }: Props) {
   const { t } = useTranslation()
@@ -51,10 +52,10 @@ function Line({ share, attempt }: { share: Share; attempt: (work: () => Promise<
         title={t('sharing.may', { name: person ?? email })}
         label={t(`sharing.rights.${may}`)}
         value={may}
-        options={MAY.map((value) => ({ value, label: t(`sharing.rights.${value}`) }))}
+        options={RIGHTS.map((value) => ({ value, label: t(`sharing.rights.${value}`) }))}
         onChange={(value) => attempt(() => changeShare(share.id, { may: value as Share['may'] }))}
       />
-      {may === 'write' && until_on && ` ${t('sharing.until', { date: fullDate(until_on) })}`}
+      {may !== 'view' && until_on && ` ${t('sharing.until', { date: fullDate(until_on) })}`}
       <span className="quiet"> · {t(expired ? 'sharing.expired' : `sharing.states.${state}`)}</span>
       {invitation && !expired && (
         <>

@@ -12,6 +12,7 @@ import { EntryForm } from './EntryForm'
 import { EntryRow } from './EntryRow'
 import { ManyEntries } from './ManyEntries'
 import { addEntry, type FoundEntries, type TermSearch } from './queries'
+import { may } from '../sharing/rights'
 
 interface Props {
   termbase: TermbasePage
@@ -27,7 +28,7 @@ export function Entries({ termbase, search, found, attempt, remove, onNarrow, on
   const { t } = useTranslation()
   const [adding, setAdding] = useState(false)
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set())
-  const reading = termbase.right === 'read'
+  const reading = !may(termbase.right, 'edit')
   const pages = found.data?.pages ?? []
   const entries = pages.flatMap((page) => page.entries)
   const total = pages[0]?.total ?? 0
@@ -57,7 +58,7 @@ export function Entries({ termbase, search, found, attempt, remove, onNarrow, on
             </>
           )}
         </span>
-        {!reading && (
+        {may(termbase.right, 'add') && (
           <button type="button" className="link" onClick={() => setAdding(true)}>
             {t('termbases.newEntry')}
           </button>

@@ -11,6 +11,7 @@ import { Sharing } from '../sharing/Sharing'
 import { BringTerms } from './BringTerms'
 import { ExportLink } from '../operations/ExportLink'
 import { termsPath } from './queries'
+import { may } from '../sharing/rights'
 
 const FORMS = ['tbx', 'csv', 'xlsx'] as const
 
@@ -44,7 +45,7 @@ export function TermbaseHead({ termbase, attempt, part }: Props) {
       </h1>
       <p className="quiet small">{about.filter(Boolean).join(' · ')}</p>
       <p className="small presses">
-        {termbase.right !== 'read' && <BringTerms termbase={termbase} attempt={attempt} />}
+        {may(termbase.right, 'edit') && <BringTerms termbase={termbase} attempt={attempt} />}
         <span>
           {t('termbases.takeOut')}{' '}
           {FORMS.map((form) => (

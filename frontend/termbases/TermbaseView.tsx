@@ -18,6 +18,7 @@ import { deleteEntries, useEntries, useRefresh, useTermbase, type TermSearch } f
 import { TermbaseHead } from './TermbaseHead'
 import { TermFacetLists } from './TermFacetLists'
 import './termbases.css'
+import { may } from '../sharing/rights'
 
 const NOTHING: TermSearch = { text: '', lang: '', subject: '', status: '', look: '' }
 
@@ -77,7 +78,7 @@ export function TermbaseView() {
               subject="termbases"
               id={id}
               stamp={query.dataUpdatedAt}
-              readOnly={termbase.right === 'read'}
+              readOnly={!may(termbase.right, 'add')}
               attempt={attempt}
               none={t('operations.none')}
             />

@@ -166,7 +166,7 @@ RSpec.describe Operation do
     it "is a share that is taken back, in a sentence" do
       memory = make_memory(user, Array.new(3) { |n| ["Wheel #{n}.", "Ruota #{n}."] })
       share = Share.create!(item: memory, owner: user, user: other, email: other.email, state: "accepted",
-        may: "write")
+        may: "edit")
       change = queued(Operations::UnitBulkEdit, memory, by: other,
         input: { "chosen" => { "search" => {} }, "set" => { "subject" => "bikes" } })
       share.destroy!

@@ -150,7 +150,7 @@ RSpec.describe "Accounts" do
       expect(sign_up("first@x.example")).to eq(201)
       owner = User.last
       memory = owner.memories.create!(name: "M", source_lang: "en", target_lang: "it")
-      token = Share.give(memory, email: "b@x.example", may: "read", by: owner).token
+      token = Share.give(memory, email: "b@x.example", may: "view", by: owner).token
       expect(sign_up("b@x.example", invitation: token)).to eq("sign-up")
       Rails.configuration.x.sign_up = "invitation"
       expect(sign_up("b@x.example")).to eq("sign-up")

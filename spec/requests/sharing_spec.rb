@@ -33,10 +33,10 @@ RSpec.describe "Sharing" do
     expect(body).to eq([])
     get "/api/shares"
     expect(body.first).to include("kind" => "memory", "item" => "Bicycles", "owner" => ines.name,
-      "may" => "read")
+      "may" => "view")
     accept(share)
     get "/api/memories"
-    expect(body.first).to include("name" => "Bicycles", "owner" => ines.name, "right" => "read")
+    expect(body.first).to include("name" => "Bicycles", "owner" => ines.name, "right" => "view")
     project = make_project(anneke, "<p>x</p>", name: "a.html")
     project.attach([{ "memory_id" => memory.id, "learns" => "confirm" }])
     expect(project.attachments.usable.map { |row| [row.memory_id, row.learns, row.read_only] })
@@ -59,7 +59,7 @@ RSpec.describe "Sharing" do
     patch "/api/units/#{unit.id}", params: { target: "Carica" }, as: :json
     expect(code).to eq("share-right")
     as(ines)
-    patch "/api/shares/#{share.id}", params: { may: "write" }, as: :json
+    patch "/api/shares/#{share.id}", params: { may: "edit" }, as: :json
     as(anneke)
     patch "/api/units/#{unit.id}", params: { target: "Carica" }, as: :json
     expect(unit.reload).to have_attributes(target: "Carica", changed_by: "Anneke Vos")
@@ -80,8 +80,82 @@ RSpec.describe "Sharing" do
     expect(response).to have_http_status(:ok)
   end
 
+  # What of it a colleague with each right may do.
+  def tried(item, tries)
+    Share::RIGHTS.to_h do |right|
+      Share.where(item: item).destroy_all
+      accept(give(item, may: right))
+      told = tries.transform_values do |(verb, path, params)|
+        public_send(verb, path, params: params, as: :json)
+        code
+      end
+      [right, told.reject { |_, said| said == "share-right" }.keys]
+    end
+  end
+
+  it "allow with each right what is named, and all before it" do
+    pairs = Array.new(20) { |i|
+      Glossema::Exchange::Tmx::Pair.new(source: "Load #{i}", target: "Carica", attributes: {})
+    }
+    memory.take_in(pairs)
+    ids = memory.units.ids
+    path = "/api/memories/#{memory.id}/changes"
+    expect(tried(memory, {
+      "see" => [:get, "/api/memories/#{memory.id}/units"],
+      "change one" => [:patch, "/api/units/#{ids.last}", { target: "x" }],
+      "change many" => [:post, path, { kind: "bulk", ids: ids.last(3), set: { client: "x" } }],
+      "delete one" => [:post, path, { kind: "delete", ids: [ids.pop] }],
+      "delete many" => [:post, path, { kind: "delete", ids: ids.pop(2) }],
+      "delete all found" => [:post, path, { kind: "delete", search: { text: "17" } }]
+    }).transform_values(&:size)).to eq("view" => 1, "add" => 1, "edit" => 4, "manage" => 6)
+  end
+
+  it "allow the same of termbases" do
+    terms = "/api/termbases/#{termbase.id}"
+    termbase.add_pair({ "en" => "kiln", "it" => "forno" }, by: ines)
+    termbase.add_pair({ "en" => "glaze", "it" => "smalto" }, by: ines)
+    expect(tried(termbase, {
+      "see" => [:get, "#{terms}/entries"],
+      "add" => [:post, "#{terms}/entries", { sections: [{ lang: "en", terms: [{ text: "clay" }] }] }],
+      "change" => [:patch, "/api/term_entries/#{termbase.entries.first.id}", { note: "x" }],
+      "delete many" => [:post, "#{terms}/deletion", { ids: termbase.entries.first(2).map(&:id) }]
+    }).transform_values(&:size)).to eq("view" => 1, "add" => 2, "edit" => 3, "manage" => 4)
+  end
+
+  it "tell the owner what a colleague deleted, to be taken back by the owner or who manages" do
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Load", target: "Carica", attributes: {}),
+                    Glossema::Exchange::Tmx::Pair.new(source: "Turn", target: "Gira", attributes: {})])
+    share = give(memory, may: "manage")
+    accept(share)
+    post "/api/memories/#{memory.id}/changes", params: { kind: "delete", search: {} }, as: :json
+    expect(finish.state).to eq("done")
+    expect(memory.units.count).to eq(0)
+    as(ines)
+    get "/api/memories/#{memory.id}/operations"
+    expect(body.first).to include("kind" => "unit_deletion", "author" => anneke.name, "undoable" => true)
+    undo(body.first["id"])
+    expect(memory.units.count).to eq(2)
+    post "/api/memories/#{memory.id}/changes", params: { kind: "bulk", search: {}, set: { client: "C" } },
+      as: :json
+    hers = finish
+    as(anneke)
+    share.update!(may: "edit")
+    patch "/api/operations/#{hers.id}", params: { state: "undone" }, as: :json
+    expect(code).to eq("share-right")
+  end
+
+  it "let nothing be deleted for want of a choice" do
+    memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Load", target: "Carica", attributes: {})])
+    as(ines)
+    [{ ids: [] }, {}, { ids: nil }].each do |chosen|
+      post "/api/memories/#{memory.id}/changes", params: { kind: "delete", **chosen }, as: :json
+      expect(code).to eq("nothing-chosen")
+    end
+    expect(memory.units.count).to eq(1)
+  end
+
   it "give what one confirms to the other, with the author’s name, and tell of it" do
-    share = give(memory, may: "write")
+    share = give(memory, may: "edit")
     accept(share)
     hers = make_project(anneke, "<p>Load the box first.</p>", name: "a.html",
       memories: [{ "memory_id" => memory.id, "learns" => "confirm" }])
@@ -103,7 +177,7 @@ RSpec.describe "Sharing" do
   it "let both write one unit: the later wording stands, the earlier stays in its history with its author" do
     memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Load", target: "Caricare", attributes: {})])
     unit = memory.units.first
-    accept(give(memory, may: "write"))
+    accept(give(memory, may: "edit"))
     [[ines, "Carica"], [anneke, "Caricate"]].each do |user, target|
       as(user)
       patch "/api/units/#{unit.id}", params: { target: target }, as: :json
@@ -115,7 +189,7 @@ RSpec.describe "Sharing" do
   end
 
   it "keep what one confirmed when the other, who had confirmed the same, changes her mind" do
-    accept(give(memory, may: "write"))
+    accept(give(memory, may: "edit"))
     hers, mine = [anneke, ines].map do |user|
       make_project(user, "<p>Load the box first.</p>", name: "a.html",
         memories: [{ "memory_id" => memory.id, "learns" => "confirm" }]).segments.first
@@ -131,7 +205,7 @@ RSpec.describe "Sharing" do
     share = give(termbase)
     accept(share)
     get "/api/termbases"
-    expect(body.first).to include("name" => "Parts", "right" => "read")
+    expect(body.first).to include("name" => "Parts", "right" => "view")
     post "/api/termbases/#{termbase.id}/entries", params: { terms: { en: ["kiln"] } }, as: :json
     expect(code).to eq("share-right")
     patch "/api/termbases/#{termbase.id}", params: { name: "Mine" }, as: :json
@@ -178,7 +252,7 @@ RSpec.describe "Sharing" do
   end
 
   it "go with the account of the colleague, who leaves her name" do
-    share = give(memory, may: "write")
+    share = give(memory, may: "edit")
     accept(share)
     anneke.destroy!
     expect(memory.shares.reload).to eq([])

@@ -6,8 +6,8 @@ RSpec.describe "Who may what" do
   let(:owner) { make_user }
   let(:all) { Everything.new(owner) }
 
-  # What colleagues may do with a memory or termbase that was given to them: read, write, or only its owner.
-  # Everything that is not here is nobody’s but hers.
+  # What colleagues may do with a memory or termbase that was given to them: see it, change it, only with the
+  # right to manage it, or only its owner. Everything that is not here is nobody’s but hers.
   SHARED_WORK = {
     "memories" => { "show" => :read, "update" => :own, "destroy" => :own },
     "memory_exchanges" => { "show" => :read, "create" => :write },
@@ -16,7 +16,7 @@ RSpec.describe "Who may what" do
     "facets" => { "show" => :read }, "tidies" => { "show" => :read },
     "unit_changes" => { "create" => :write },
     # Of those of projects nothing.
-    "operations" => { "index" => :read, "show" => :read, "update" => :write },
+    "operations" => { "index" => :read, "show" => :read, "update" => :manage },
     "operation_files" => { "show" => :read },
     "termbases" => { "show" => :read, "update" => :own, "destroy" => :own },
     "term_entries" => { "index" => :read, "show" => :read, "create" => :write, "update" => :write },
@@ -86,6 +86,7 @@ RSpec.describe "Who may what" do
       case right(controller, action, path)
       when :read then answer.to_i.between?(200, 202)
       when :write then yield answer
+      when :manage then answer == "share-right"
       when :own then answer == "share-owner"
       else answer == 404
       end
@@ -94,12 +95,12 @@ RSpec.describe "Who may what" do
   end
 
   it "lets those who may read read what was given to them, and nothing else" do
-    colleague("read")
+    colleague("view")
     expect(wrong { |answer| answer == "share-right" }).to eq([])
   end
 
   it "lets those who may write write, and leaves the rest to the owner" do
-    colleague("write")
+    colleague("edit")
     refusals = [401, 403, 404, "share-right", "share-owner"]
     expect(wrong { |answer| refusals.exclude?(answer) }).to eq([])
   end

@@ -41,7 +41,7 @@ class Everything
   end
 
   def of_memories
-    share = Share.give(memory, email: "x@y.example", may: "read", by: owner)
+    share = Share.give(memory, email: "x@y.example", may: "view", by: owner)
     { "memory_id" => memory.id, "memories" => memory.id, "memory_units" => memory.units.first.id,
       "shares" => share.id, **of_operations }
   end

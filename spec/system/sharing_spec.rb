@@ -17,7 +17,7 @@ RSpec.describe "A shared memory" do
     sign_in(ines, to: "/memories/#{memory.id}")
     click_button "Give it to a colleague"
     fill_in "Mail address", with: anneke.email
-    find("label", text: "may write too").click
+    find("label", text: "may change it too").click
     expect(faults).to eq([])
     click_button "Give it"
     expect(page).to have_css(".sharing li", text: "Anneke Vos")
@@ -53,7 +53,7 @@ RSpec.describe "A shared memory" do
   it "is written by both at once: the later wording stands, the earlier in the unit’s past" do
     make = Glossema::Exchange::Tmx::Pair.new(source: "Load the box.", target: "Caricare.", attributes: {})
     memory.take_in([make])
-    Share.give(memory, email: anneke.email, may: "write", by: ines).update!(state: "accepted")
+    Share.give(memory, email: anneke.email, may: "edit", by: ines).update!(state: "accepted")
     edit = lambda do |target|
       fill_in "in the target", with: target
       click_button "Keep"
@@ -79,7 +79,7 @@ RSpec.describe "A shared memory" do
   it "invites who has no account, by a link that leads to one" do
     memory.take_in([Glossema::Exchange::Tmx::Pair.new(source: "Load.", target: "Caricare.", attributes: {})])
     memory.units.first.edit({ "target" => "Carica." }, by: ines)
-    share = Share.give(memory, email: "matteo@ferrante.example", may: "read", by: ines)
+    share = Share.give(memory, email: "matteo@ferrante.example", may: "view", by: ines)
     visit "/?invitation=#{share.token}"
     expect(page).to have_text("Ines Calloway gives you “Bicycles”.")
     expect(faults).to eq([])
@@ -94,7 +94,7 @@ RSpec.describe "A shared memory" do
     click_button "Activity"
     expect(page).to have_css(".activity li", text: "Load.")
     expect(page).to have_no_css(".activity button")
-    share.update!(may: "write")
+    share.update!(may: "edit")
     visit "/memories/#{memory.id}"
     click_button "Activity"
     expect(page).to have_css(".activity li button")

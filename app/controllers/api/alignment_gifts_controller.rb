@@ -6,7 +6,7 @@ module Api
     # params: memory_id, or name: of a memory that is made for it.
     def create
       alignment = current_user.alignments.find(params[:alignment_id])
-      memory = params[:memory_id] ? reached(Memory, params[:memory_id], writing: true) : made(alignment)
+      memory = params[:memory_id] ? reached(Memory, params[:memory_id], right: "add") : made(alignment)
       alignment.give(memory, by: current_user)
       answer(AlignmentResource.new(alignment), status: :created)
     end

@@ -29,7 +29,7 @@ module Api
     # Another language: aligned anew. params: of FIELDS.
     def update
       given = params.permit(*FIELDS).to_h.symbolize_keys
-      reached(Memory, given[:memory_id], writing: true) if given[:memory_id]
+      reached(Memory, given[:memory_id], right: "add") if given[:memory_id]
       current_user.clients.find(given[:client_id]) if given[:client_id]
       alignment.assign_attributes(given)
       other = alignment.other_languages?

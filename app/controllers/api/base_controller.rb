@@ -118,29 +118,30 @@ module Api
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
 
-    # A memory or termbase, hers or given to her: to be read where nothing is asked to be changed, else to be
-    # written in, which one on another server is not by this way.
-    def reached(kind, id, writing: !request.get?)
+    # A memory or termbase, hers or given to her. right: what is needed, of Share::RIGHTS; more than seeing it
+    # there is not of one on another server by this way.
+    def reached(kind, id, right: request.get? ? "view" : "edit")
       found = current_user.access.readable(kind).find(id)
-      writing ? current_user.access.writable!(found).here! : found
+      right == "view" ? found : current_user.access.allowed!(found, right).here!
     end
 
     # One that is given to her but not hers says so.
-    def owned(kind, id) = current_user.access.owned!(reached(kind, id, writing: false))
+    def owned(kind, id) = current_user.access.owned!(reached(kind, id, right: "view"))
 
-    # What hangs on one: found in the scope, read or written as above.
-    def reached_in(scope, name, kind, id)
+    # What hangs on one: found in the scope, and may be what is needed as above.
+    def reached_in(scope, name, kind, id, right: request.get? ? "view" : "edit")
       found = scope.where(name => current_user.access.readable(kind)).find(id)
-      current_user.access.writable!(found.public_send(name)) unless request.get?
+      current_user.access.allowed!(found.public_send(name), right)
       found
     end
 
-    # An operation on what the user may see; to be changed on what she may change.
+    # An operation on what the user may see. One of others, which may have changed much, is only undone or
+    # ended by whoever may manage it.
     def reached_operation(id)
       found = Operation.find(id)
+      right = request.get? ? "view" : { current_user.id => "add" }.fetch(found.user_id, "manage")
       case found.subject
-      when Memory then reached(Memory, found.subject_id)
-      when Termbase then reached(Termbase, found.subject_id)
+      when Memory, Termbase then reached(found.subject.class, found.subject_id, right: right)
       when Project then current_user.projects.find(found.subject_id)
       when Alignment then current_user.alignments.find(found.subject_id)
       else raise ActiveRecord::RecordNotFound if found.user_id != current_user.id

@@ -29,8 +29,8 @@ module Api
 
     def list
       return activity(project) if params[:project_id]
-      return activity(reached(Memory, params[:memory_id], writing: false)) if params[:memory_id]
-      return activity(reached(Termbase, params[:termbase_id], writing: false)) if params[:termbase_id]
+      return activity(reached(Memory, params[:memory_id], right: "view")) if params[:memory_id]
+      return activity(reached(Termbase, params[:termbase_id], right: "view")) if params[:termbase_id]
 
       current_user.operations.where(state: Operation::UNDER_WAY).order(:id)
     end

@@ -10,9 +10,9 @@ module Api
       answer(ShareResource.new(shares))
     end
 
-    # params: email; may ("read", "write"); until, the last day of writing.
+    # params: email; may: of Share::RIGHTS; until, the last day of more than seeing it.
     def create
-      made = Share.give(item, email: params.require(:email), may: params[:may] || "read", by: current_user,
+      made = Share.give(item, email: params.require(:email), may: params[:may] || "view", by: current_user,
         until_on: params[:until].presence)
       answer(ShareResource.new(made), status: :created)
     end

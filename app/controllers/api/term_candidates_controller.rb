@@ -36,8 +36,8 @@ module Api
 
     private
 
-    def candidate = @candidate ||= reached_in(TermCandidate, :termbase, Termbase, params[:id])
-    def termbase = @termbase ||= reached(Termbase, params[:termbase_id])
+    def candidate = @candidate ||= reached_in(TermCandidate, :termbase, Termbase, params[:id], right: "add")
+    def termbase = @termbase ||= reached(Termbase, params[:termbase_id], right: request.get? ? "view" : "add")
 
     # [where to look, [source tag, target tag], files]
     def place
@@ -50,7 +50,7 @@ module Api
     end
 
     def of_memory
-      memory = reached(Memory, params[:memory_id], writing: false)
+      memory = reached(Memory, params[:memory_id], right: "view")
       [{ "memory_id" => memory.id, "name" => memory.name }, [memory.source_lang, memory.target_lang]]
     end
 

@@ -5,7 +5,8 @@ module Api
 
     # params: ids. Answers the operation.
     def create
-      termbase = reached(Termbase, params[:termbase_id])
+      right = Array(params[:ids]).size > 1 ? "manage" : "edit"
+      termbase = reached(Termbase, params[:termbase_id], right: right)
       entries = termbase.entries.there.where(id: Array(params[:ids]))
       summary = entries.first&.entry&.terms&.first&.written.to_s
       ids = entries.ids

@@ -23,6 +23,7 @@ module Api
     def show = answer(TermEntryResource.new(entry))
 
     def create
+      termbase(right: "add")
       record = nil
       made = Glossema::Terms::Entry.from_data(given)
       termbase.record_change(Operations::TermAddition, by: current_user, summary: summary(made)) do |recorder|
@@ -43,7 +44,7 @@ module Api
 
     private
 
-    def termbase = @termbase ||= reached(Termbase, params[:termbase_id])
+    def termbase(right: "view") = @termbase ||= reached(Termbase, params[:termbase_id], right: right)
     def entry = @entry ||= reached_in(TermEntry.there, :termbase, Termbase, params[:id])
     def summary(entry) = entry.terms.first(2).map(&:written).join(" · ")
 

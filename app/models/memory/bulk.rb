@@ -24,12 +24,12 @@ module Memory::Bulk
       summary: "#{how["find"]} → #{how["with"]}", input: { "chosen" => chosen, "replace" => how })
   end
 
-  def chosen_units(chosen) =
-    if chosen["ids"].present?
-      units.where(id: chosen["ids"])
-    else
-      Memory::Search.new(self, chosen.fetch("search", {}).with_indifferent_access).units
-    end
+  def chosen_units(chosen)
+    return units.where(id: chosen["ids"]) if chosen["ids"]
+    return units.none unless chosen.key?("search")
+
+    Memory::Search.new(self, chosen["search"].to_h.with_indifferent_access).units
+  end
 
   private
 

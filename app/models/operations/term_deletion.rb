@@ -4,6 +4,8 @@ class Operations::TermDeletion < Operation
 
   self.reverts_when_stopped = true
 
+  def right_needed = total > 1 ? "manage" : super
+
   def perform
     in_slices(input["ids"], SLICE, counter: "entries") do |ids|
       recording { |recorder| subject.entries.there.where(id: ids).each { |record| recorder.delete(record) } }

@@ -5,6 +5,9 @@ class Operations::UnitImport < Operation
   self.reads_files = true
   self.default_weight = "bulk"
 
+  # What an alignment gives is only added.
+  def right_needed = input["alignment"] ? "add" : super
+
   # file: an upload, or {io:, filename:}; different: "both" or "newer"; columns: of tables.
   def self.of_file(memory, file, by:, different: "both", **input)
     name = file.is_a?(Hash) ? file[:filename] : file.original_filename

@@ -3,4 +3,5 @@ class Operations::UnitLearning < Operation
   include Operation::RevertsUnits
 
   self.in_activity = false
+  self.right_needed = "add"
 end

@@ -22,7 +22,7 @@ module Project::Terms
       rows.each_with_index do |row, index|
         row = row.stringify_keys
         termbase = user.access.readable(Termbase).present.find(row["termbase_id"])
-        given = user.access.right(termbase) == "read"
+        given = user.access.right(termbase) == "view"
         attached_termbases.create!(
           termbase: termbase, position: index + 1, adds: row.fetch("adds", true),
           checks: row.fetch("checks", true), read_only: given || row.fetch("read_only", false)
