@@ -12,6 +12,7 @@ require "action_cable/engine"
 Bundler.require(*Rails.groups)
 require "glossema"
 require_relative "../lib/fault_answer"
+require_relative "../lib/fault_told"
 require_relative "../lib/client_address"
 
 # Databases, files and logs are for the account that runs it alone.
@@ -39,7 +40,7 @@ module GlossemaApp
     config.active_record.encryption.deterministic_key = keys.generate_key("deterministic", 32).unpack1("H*")
     config.active_record.encryption.key_derivation_salt = keys.generate_key("salt", 32).unpack1("H*")
     config.autoload_lib(ignore: %w[tasks memory_commands.rb backup_commands.rb upload_name.rb server_lock.rb
-                                   fork_server.rb fault_answer.rb client_address.rb])
+                                   fork_server.rb fault_answer.rb fault_told.rb client_address.rb])
     config.exceptions_app = FaultAnswer.new(ActionDispatch::PublicExceptions.new(Rails.public_path))
     config.generators.system_tests = nil
     config.time_zone = "UTC"

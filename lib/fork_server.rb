@@ -76,7 +76,7 @@ class ForkServer
     # Without memory nothing can be said but this.
     Process.kill(:KILL, Process.pid)
   rescue Exception => e # rubocop:disable Lint/RescueException
-    warn(e.full_message(highlight: false))
+    warn(FaultTold.of(e))
   ensure
     exit!(0)
   end

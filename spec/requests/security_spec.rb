@@ -102,8 +102,30 @@ RSpec.describe "Security" do
       as: :json
     post "/api/remote_trials", params: { address: "nonsense", key: "Secret key" }, as: :json
     post "/api/session", params: { email: user.email, password: "Secret password" }, as: :json
+    get "/api/invitations/Secret-of-an-invitation"
     expect(log.string).to include("concordance")
     expect(log.string).not_to match(/Secret|Hidden/)
+  ensure
+    Rails.logger.stop_broadcasting_to(logger)
+  end
+
+  it "tells errors by their kind and place, and not by a message with what was typed in it" do
+    log = StringIO.new
+    Rails.logger.broadcast_to(logger = ActiveSupport::Logger.new(log))
+    logger.level = :info
+    env = { "action_dispatch.show_detailed_exceptions" => false, "action_dispatch.show_exceptions" => :all }
+    broken = ->(_) { raise ArgumentError, "Secret text" }
+    app = ActionDispatch::DebugExceptions.new(broken)
+    expect { app.call(Rack::MockRequest.env_for("/", env)) }.to raise_error(ArgumentError)
+    job = Class.new(ApplicationJob) { def perform = raise(KeyError, "Secret word") }
+    stub_const("BrokenJob", job)
+    expect { BrokenJob.perform_now }.to raise_error(KeyError)
+    line = Rails.configuration.lograge.formatter.call(
+      { path: "/api/password_resets/Secret-token-of-a-link", error: "KeyError: Secret name",
+        params: "Secret" }
+    )
+    expect(log.string + line).to include("ArgumentError", "KeyError").and match(/security_spec\.rb:\d+/)
+    expect(log.string + line).not_to include("Secret")
   ensure
     Rails.logger.stop_broadcasting_to(logger)
   end

@@ -100,7 +100,7 @@ module Operation::Execution
     raise if @at_once
 
     Rails.error.report(e, handled: true)
-    Rails.logger.error("#{e.class}: #{e.message}\n#{e.backtrace.to_a.first(20).join("\n")}")
+    Rails.logger.error(FaultTold.of(e))
   end
 
   def settle

@@ -1,6 +1,8 @@
 # What is not done yet before a delivery, each with the first places to go to.
 class Project::Readiness
   PLACES = 8
+  # Formats whose texts are cells.
+  TABLES = %w[CSV XLSX ODS].freeze
   # Findings that are told by themselves here.
   TOLD_APART = %w[code-missing not-confirmed].freeze
 
@@ -20,6 +22,7 @@ class Project::Readiness
       "remarks" => scope.where(id: with_remarks),
       "notes" => scope.where(id: with_notes),
       "questions" => scope.where(id: unanswered),
+      "formulas" => Segment.where(id: formulas).order(:id),
       "unholdable" => Segment.where(id: unholdable).order(:id)
     }.transform_values { |found| { count: found.count, words: found.sum(:words), places: places(found) } }
       .reject { |_, item| item[:count].zero? }
@@ -67,6 +70,15 @@ class Project::Readiness
           text: segment.source_content.text.truncate(90)
         }
       end
+  end
+
+  # Cells of tables that a spreadsheet would take for a formula, and their sources not.
+  def formulas
+    rows = scope.where(documents: { format: TABLES }).where.not(target: "").pluck(:id, :key, :source, :target)
+    rows.filter_map do |id, key, *texts|
+      source, target = texts.map { |text| Glossema::Exchange::Cells.formula?(Glossema::Content.plain(text)) }
+      id if key.end_with?(":1") && target && !source
+    end
   end
 
   # Targets with characters that no document can hold, from before these were left out.

@@ -65,7 +65,7 @@ class ProjectArchive::Incoming
   def whole
     yield
   rescue *BROKEN => e
-    Rails.logger.error("#{e.class} in a package: #{e.message} (#{e.backtrace.first})")
+    Rails.logger.error(FaultTold.of(e))
     raise Glossema::Refused.new("package-damaged", name: @name)
   end
 

@@ -9,11 +9,10 @@ module Glossema
       module_function
 
       # cell: anything; only text is changed, and no number is.
-      def harmless(cell)
-        return cell unless cell.is_a?(String) && cell.match?(FORMULA) && !cell.match?(NUMBER)
+      def harmless(cell) = cell.is_a?(String) && formula?(cell) ? "'#{cell}" : cell
 
-        "'#{cell}"
-      end
+      # Would a spreadsheet take a text for a formula?
+      def formula?(text) = text.match?(FORMULA) && !text.match?(NUMBER)
 
       # As it was before harmless.
       def plain(cell) = cell.is_a?(String) && cell.match?(/\A'[=+\-@\t\r]/) ? cell[1..] : cell
