@@ -3,7 +3,7 @@ source "https://rubygems.org"
 
 gem "rails", "~> 7.2.2"
 gem "sqlite3", "~> 2.0"
-gem "puma", "~> 6.4"
+gem "puma", "~> 8.0"
 gem "bcrypt", "~> 3.1"
 gem "bootsnap", require: false
 gem "solid_queue", "~> 1.1"
@@ -17,14 +17,14 @@ gem "chunky_png", "~> 1.4", require: false
 # A second factor, its picture, and passwords that are easily guessed.
 gem "rotp", "~> 6.3"
 gem "rqrcode", "~> 2.2", require: false
-gem "zxcvbn", "~> 0.1.10"
+gem "zxcvbn", "~> 1.0"
 # A line for each request.
 gem "lograge", "~> 0.14"
 # What Rails says itself, in other languages.
 gem "rails-i18n", "~> 7.0"
 
 # Held back for Ruby 3.1 and Rails 7.2.
-gem "nokogiri", "~> 1.17.2"
+gem "nokogiri", "~> 1.18.10"
 gem "rubyzip", "~> 2.4.1", require: false
 gem "connection_pool", "~> 2.5"
 gem "minitest", "~> 5.25"

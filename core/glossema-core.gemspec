@@ -8,8 +8,8 @@ Gem::Specification.new do |spec|
   spec.files = Dir["lib/**/*", "data/**/*"]
   spec.add_dependency "damerau-levenshtein", "~> 1.3"
   spec.add_dependency "ffi", "~> 1.17"
-  spec.add_dependency "money", "~> 6.19"
-  spec.add_dependency "nokogiri", "~> 1.17"
+  spec.add_dependency "money", "~> 7.1"
+  spec.add_dependency "nokogiri", "~> 1.18"
   spec.add_dependency "rchardet", "~> 1.8"
   spec.add_dependency "ruby-stemmer", "~> 3.0"
   spec.add_dependency "rubyzip", "~> 2.4"

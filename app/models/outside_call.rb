@@ -77,8 +77,7 @@ class OutsideCall
   # Resting, Denied.
   def json(method, path = "", body = nil)
     said = legible(bytes(method, path, body && JSON.generate(body)))
-    parsed = JSON.parse(said)
-    sound?(parsed) ? parsed : raise(JSON::ParserError)
+    sound(JSON.parse(said))
   rescue JSON::ParserError
     fail_with(Garbled.new(I18n.t("outside.no-json", said: said[0, 60].squish)))
   end
@@ -96,14 +95,14 @@ class OutsideCall
 
   private
 
-  # Texts that can be kept, and numbers.
-  def sound?(value)
+  # The same with texts that can be kept. Raises JSON::ParserError for what is none, and for no number.
+  def sound(value)
     case value
-    when Hash then value.all? { |pair| pair.all? { |one| sound?(one) } }
-    when Array then value.all? { |one| sound?(one) }
-    when String then value.valid_encoding? && value.exclude?("\0")
-    when Float then value.finite?
-    else true
+    when Hash then value.to_h { |key, one| [sound(key), sound(one)] }
+    when Array then value.map { |one| sound(one) }
+    when String then value.valid_encoding? ? value.delete("\0") : raise(JSON::ParserError)
+    when Float then value.finite? ? value : raise(JSON::ParserError)
+    else value
     end
   end
 

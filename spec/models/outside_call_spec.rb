@@ -107,7 +107,7 @@ RSpec.describe OutsideCall do
       expect {
         call["X-Key": "a\r\nX-Other: b"]
       }.to raise_error(described_class::Failure, /X-Key is no header/)
-      said = '{"a":"\\u0000"}'
+      said = '{"a":"\\u0000","b":1e999}'
       serve { |socket| socket.write("HTTP/1.1 200 OK\r\nContent-Length: #{said.bytesize}\r\n\r\n#{said}") }
       expect { call.call }.to raise_error(described_class::Garbled)
     end

@@ -88,6 +88,15 @@ RSpec.describe "Shapes" do
     })).to eq({})
   end
 
+  it "are told as what cannot be read, and a fault as the server’s own, both in a sentence" do
+    post "/api/projects", params: "{", headers: { "Content-Type" => "application/json" }
+    expect([response.status, body["error"]["code"]]).to eq([400, "request-broken"])
+    answer = FaultAnswer.new(->(_) { [500, {}, ["page"]] })
+    told = ->(path) { answer.call("PATH_INFO" => "/500", "action_dispatch.original_path" => path).last.first }
+    expect(JSON.parse(told["/api/today"])["error"]["code"]).to eq("server-fault")
+    expect(told["/projects"]).to eq("page")
+  end
+
   it "are not found where an address has one" do
     cases = every_route.flat_map { |route|
       parts = route.path.scan(/\d+/).size

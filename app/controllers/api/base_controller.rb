@@ -109,6 +109,9 @@ module Api
       given.to_unsafe_h
     end
 
+    # Is nothing to be changed?
+    def looking? = request.get? || request.head?
+
     # The files of a parameter. Raises Refused when there is none.
     def uploads(name)
       files = Array(params[name]).presence || raise(Glossema::Refused.new("no-file"))
@@ -120,7 +123,7 @@ module Api
 
     # A memory or termbase, hers or given to her. right: what is needed, of Share::RIGHTS; more than seeing it
     # there is not of one on another server by this way.
-    def reached(kind, id, right: request.get? ? "view" : "edit")
+    def reached(kind, id, right: looking? ? "view" : "edit")
       found = current_user.access.readable(kind).find(id)
       right == "view" ? found : current_user.access.allowed!(found, right).here!
     end
@@ -129,7 +132,7 @@ module Api
     def owned(kind, id) = current_user.access.owned!(reached(kind, id, right: "view"))
 
     # What hangs on one: found in the scope, and may be what is needed as above.
-    def reached_in(scope, name, kind, id, right: request.get? ? "view" : "edit")
+    def reached_in(scope, name, kind, id, right: looking? ? "view" : "edit")
       found = scope.where(name => current_user.access.readable(kind)).find(id)
       current_user.access.allowed!(found.public_send(name), right)
       found
@@ -139,7 +142,7 @@ module Api
     # ended by whoever may manage it.
     def reached_operation(id)
       found = Operation.find(id)
-      right = request.get? ? "view" : { current_user.id => "add" }.fetch(found.user_id, "manage")
+      right = looking? ? "view" : { current_user.id => "add" }.fetch(found.user_id, "manage")
       case found.subject
       when Memory, Termbase then reached(found.subject.class, found.subject_id, right: right)
       when Project then current_user.projects.find(found.subject_id)

@@ -37,7 +37,7 @@ module Api
     private
 
     def candidate = @candidate ||= reached_in(TermCandidate, :termbase, Termbase, params[:id], right: "add")
-    def termbase = @termbase ||= reached(Termbase, params[:termbase_id], right: request.get? ? "view" : "add")
+    def termbase = @termbase ||= reached(Termbase, params[:termbase_id], right: looking? ? "view" : "add")
 
     # [where to look, [source tag, target tag], files]
     def place
