@@ -140,4 +140,84 @@ RSpec.describe "Archives" do
     expect { refused = bring(broken, take: true) }.not_to(change(&counts))
     expect(refused["error"]).to include("code" => "package-damaged", "message" => include("a.zip"))
   end
+
+  describe "whose records were tampered with" do
+    # The rows of each table as an archive has them.
+    def rows_of(bytes)
+      package = Glossema::Exchange::Package.new(bytes, "a.zip")
+      ProjectArchive.scopes(Project.new).keys.to_h do |model|
+        text = package.part("records/#{model.table_name}.jsonl").dup.force_encoding("UTF-8")
+        [model, text.each_line.map { |line| JSON.parse(line) }]
+      end
+    end
+
+    # No column of ours holds any of these by itself.
+    WRONG_JSON = ["7", '"x"', "true", "[", "", "[[]]", '[{"id":[]}, 7]', "\\"].freeze
+    WRONG_CELLS = [{}, [], { "a" => 1 }, 1e308, 2**70, "a\0b", true].freeze
+
+    # What each kind of column takes of what is wrong elsewhere.
+    RIGHT = { string: [], text: [], integer: [], boolean: [true], float: [1e308], decimal: [1e308],
+              datetime: [], date: [], binary: [{}, { "a" => 1 }], json: [] }.freeze
+
+    it "refuses every column of every table that is not what it should be" do
+      told = rows_of(archive).flat_map do |model, rows|
+        schema = ProjectArchive::Schema.new(model)
+        row = rows.first or next []
+        rows.each { |one| schema.check(one) }
+        columns = model.columns.reject { |column| column.name == "id" || !row.key?(column.name) }
+        taken = columns.flat_map do |column|
+          wrong = WRONG_CELLS - RIGHT.fetch(column.type)
+          wrong.reject { |value| refused?(schema, row.merge(column.name => value)) }
+            .map { |value| [model.table_name, column.name, value] }
+        end
+        structured = columns.select { |column| column.type == :json }.product(WRONG_JSON)
+        taken + structured.reject { |column, json| refused?(schema, row.merge(column.name => json)) }
+          .map { |column, json| [model.table_name, column.name, json] }
+      end
+      expect(told).to eq([])
+    end
+
+    def refused?(schema, row)
+      schema.check(row)
+      false
+    rescue ProjectArchive::Schema::Damaged
+      true
+    end
+
+    it "is refused as a whole, and nothing of it is kept" do
+      bytes = archive
+      sign_in(other)
+      before = [Project, Memory, Termbase, Client, Segment, MemoryUnit].map(&:count)
+      { "documents" => ["bands", "7"], "segments" => ["codes", '[{"id":1}]'],
+        "operations" => ["kind", "nonsense"] }.each do |table, (column, value)|
+        expect(bring(altered(bytes, table, column, value), take: true)["state"] || "failed").to eq("failed")
+        expect([Project, Memory, Termbase, Client, Segment, MemoryUnit].map(&:count)).to eq(before)
+        get "/api/today"
+        expect(response).to have_http_status(:ok)
+      end
+    end
+
+    it "is refused where its manifest has other types" do
+      package = Glossema::Exchange::Package.new(archive, "a.zip")
+      parts = package.paths.to_h { |path| [path, package.part(path)] }
+      [{ "project" => 7 }, { "people" => [] }, { "words" => {} }, { "blobs" => "x" },
+       { "from" => [] }].each do |wrong|
+        broken = Glossema::Exchange::Package.write("archive", { **package.about, **wrong }, parts)
+        expect(bring(broken)["error"]).to include("code" => "package-damaged")
+      end
+      ["[]", "7", '{"glossema":7}', '{"glossema":{"format":1,"kind":[]},"parts":7}'].each do |manifest|
+        expect(bring(Files.zip("manifest.json" => manifest))["error"]["code"]).to eq("package-none")
+      end
+    end
+
+    # The archive with a cell of its first row of a table changed.
+    def altered(bytes, table, column, value)
+      package = Glossema::Exchange::Package.new(bytes, "a.zip")
+      parts = package.paths.to_h { |path| [path, package.part(path)] }
+      path = "records/#{table}.jsonl"
+      lines = parts[path].dup.force_encoding("UTF-8").lines
+      parts[path] = [JSON.generate(JSON.parse(lines.first).merge(column => value)), "\n", *lines.drop(1)].join
+      Glossema::Exchange::Package.write("archive", package.about, parts)
+    end
+  end
 end

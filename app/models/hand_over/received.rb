@@ -1,9 +1,24 @@
 # A hand-over that came in: a look at it, and a project made of it.
 class HandOver::Received
-  # Raises Refused "package-kind".
+  include Glossema::DataShape
+
+  IDS = Each.new(:any)
+  FILE = Whole.new({ "name" => :text, "original" => :text, "text" => :text, "by" => :text,
+                     "options" => :object, "breaks" => Each.new([:integer]), "words" => :integer,
+                     "keys" => IDS })
+  STOCK = { "name" => :text, "origin" => Maybe.new(:text), "path" => :text }.freeze
+  ABOUT = Whole.new({
+    "token" => :text, "from" => :text, "to" => Maybe.new(:text), "task" => Maybe.new(:text),
+    "instructions" => Maybe.new(:text), "rules" => Maybe.new(:text), "reference" => [:text],
+    "project" => Each.new(Maybe.new(:text)), "files" => [FILE], "memories" => [Whole.new(STOCK)],
+    "termbases" => [Whole.new(STOCK)]
+  })
+
+  # Raises Refused "package-kind", "package-damaged".
   def initialize(package, name)
     @package, @name = package, name
     raise Glossema::Refused.new("package-kind", name: name) unless @package.kind == "hand-over"
+    raise Glossema::Refused.new("package-damaged", name: name) unless Glossema::DataShape.fits?(ABOUT, about)
   end
 
   # What is in it, before anything is made.

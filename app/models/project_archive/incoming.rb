@@ -16,7 +16,10 @@ class ProjectArchive::Incoming
 
   # Makes all of it, out of sight.
   def run
-    whole { put_all }
+    whole do
+      check_all
+      put_all
+    end
     @operation.enter("memories")
     made(Memory).each { |memory| index(memory) }
     made(Document).each { |document| draw(document) }
@@ -59,8 +62,8 @@ class ProjectArchive::Incoming
   end
 
   # What a broken record says, told as one thing: nothing was taken.
-  BROKEN = [JSON::ParserError, KeyError, TypeError, NoMethodError, ActiveRecord::ActiveRecordError,
-            SQLite3::Exception].freeze
+  BROKEN = [JSON::ParserError, KeyError, TypeError, NoMethodError, ArgumentError, EncodingError,
+            ProjectArchive::Schema::Damaged, ActiveRecord::ActiveRecordError, SQLite3::Exception].freeze
 
   def whole
     yield
@@ -69,7 +72,24 @@ class ProjectArchive::Incoming
     raise Glossema::Refused.new("package-damaged", name: @name)
   end
 
+  # Nothing is written before all of it has been looked at.
+  def check_all
+    check_about
+    models.each do |model|
+      schema = ProjectArchive::Schema.new(model)
+      rows(model.table_name).each { |row| schema.check(row) }
+      @operation.checkpoint
+    end
+  end
+
+  def check_about
+    return if Glossema::DataShape.fits?(ProjectArchive::Schema::ABOUT, about)
+
+    raise ProjectArchive::Schema::Damaged, "about"
+  end
+
   def told
+    check_about
     given = about.fetch("project")
     { from: about["from"], task: "", instructions: "", archive: true, client: nil, due_at: nil,
       **given.symbolize_keys, files: names_of("documents").map { |name| { name: name, words: 0 } },

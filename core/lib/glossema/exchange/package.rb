@@ -10,6 +10,10 @@ module Glossema
       FORMAT = 1
       KINDS = %w[hand-over hand-back archive].freeze
       MANIFEST = "manifest.json".freeze
+      SHAPE = DataShape::Whole.new({
+        "glossema" => DataShape::Whole.new({ "format" => :integer, "kind" => :text }),
+        "parts" => DataShape::Each.new(:text)
+      }).freeze
 
       # kind: of KINDS; about: what the manifest says besides; parts: {path => bytes}. Returns the ZIP.
       def self.write(kind, about, parts)
@@ -58,9 +62,8 @@ module Glossema
       def read_manifest
         text = @container.read(MANIFEST) or raise refused("none")
         manifest = JSON.parse(text.dup.force_encoding("UTF-8"))
-        format = manifest.is_a?(Hash) && manifest.dig("glossema", "format")
-        raise refused("none") unless format.is_a?(Integer)
-        raise refused("newer") if format > FORMAT
+        raise refused("none") unless DataShape.fits?(SHAPE, manifest)
+        raise refused("newer") if manifest["glossema"]["format"] > FORMAT
 
         manifest
       rescue JSON::ParserError, EncodingError
