@@ -7,6 +7,7 @@ class Alignment < ApplicationRecord
   STATES = %w[waiting aligning ready failed].freeze
 
   belongs_to :user
+  validates :name, length: { maximum: BoundedTexts::NAME }
   belongs_to :client, optional: true
   belongs_to :memory, optional: true
   belongs_to :project, optional: true

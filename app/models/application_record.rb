@@ -2,6 +2,8 @@
 class ApplicationRecord < ActiveRecord::Base
   primary_abstract_class
 
+  include BoundedTexts
+
   # Those with these values; a filter that is not given filters nothing.
   scope :narrowed, ->(**filters) { where(filters.compact_blank) }
 end

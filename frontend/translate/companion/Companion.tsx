@@ -113,7 +113,8 @@ function Panel({ view, answer, ...props }: Props & { view: View; answer: Answer 
   const { t } = useTranslation()
   const { open, asked } = props
   if (view === 'film') return <Film {...props} />
-  if (view === 'page') return <Page {...props} />
+  // Two documents may have the same frame: each has a page of its own.
+  if (view === 'page') return <Page key={props.document} {...props} />
   if (view === 'reference') return <Reference project={props.project.id} />
   if (view === 'terms') return <Terms {...props} />
   if (view === 'findings' && open)
