@@ -84,7 +84,7 @@ module Demo
     def share
       anneke = User.create!(name: "Anneke Vos", email: "anneke@vos.example", password: PASSWORD)
       matteo = User.create!(name: "Matteo Ferrante", email: "matteo@ferrante.example", password: PASSWORD)
-      { @delivered => "write", @user.termbases.first => "read" }.each do |item, may|
+      { @delivered => "edit", @user.termbases.first => "view" }.each do |item, may|
         Share.give(item, email: matteo.email, may: may, by: @user).update!(state: "accepted")
       end
       dutch = anneke.memories.create!(name: "Cargo bicycles, en → nl", source_lang: "en-GB",
