@@ -54,24 +54,19 @@ RSpec.describe "Shapes" do
   def parsed(json) = JSON.parse("[#{json}]", allow_nan: true).first
   def written(sent) = "{#{sent.map { |key, value| "#{JSON.generate(key)}:#{value}" }.join(",")}}"
 
-  # Each parameter with each wrong value is read; those that are let through by its shape are sent, all that
-  # are let through of one value together, and of three each by itself.
+  # What is sent to a route: of what its shapes let through, all parameters with one value together, and null
+  # in each by itself.
+  def sent_to(route)
+    let = WRONG.index_with { |wrong| route.shapes.keys.select { |name| passed(route, { name => wrong }) } }
+    alone = let.fetch("null").map { |name| { name => "null" } }
+    alone + let.reject { |_, names| names.empty? }.map { |wrong, names| names.index_with(wrong) }
+  end
+
   it "are refused where a parameter has one, or mean nothing" do
-    cases = every_route.flat_map { |route|
-      let = WRONG.index_with { |wrong| route.shapes.keys.select { |name| passed(route, { name => wrong }) } }
-      alone = let.slice("null", '""', '"x"').flat_map { |wrong, names|
-        names.map { |name|
-          { name => wrong }
-        }
-      }
-      together = let.map { |wrong, names| names.index_with(wrong) }
-      (alone + together).map { |sent|
-        [[route.verb, route.path, sent], -> {
-          fault(route, json: written(sent))
-        }]
-      }
-    }
-    expect(faults(cases)).to eq({})
+    cases = every_route.flat_map { |route| sent_to(route).map { |sent| [route, sent] } }
+    expect(faults(cases.map { |route, sent|
+      [[route.verb, route.path, sent], -> { fault(route, json: written(sent)) }]
+    })).to eq({})
   end
 
   it "are refused by the name of the parameter" do
@@ -83,7 +78,7 @@ RSpec.describe "Shapes" do
   end
 
   it "are refused where the whole body has one" do
-    expect(faults(every_route.product(BODIES).map { |route, json|
+    expect(faults(every_route.reject { |route| route.verb == :get }.product(BODIES).map { |route, json|
       [[route.verb, route.path, json], -> { fault(route, json: json) }]
     })).to eq({})
   end
@@ -113,7 +108,7 @@ RSpec.describe "Shapes" do
   it "are of no use in a header" do
     sent = ["X-User", "X-Tab", "Range", "Accept-Language", "Client-Ip", "X-Forwarded-For", "X-CSRF-Token"]
       .product(["x", "-1", "9" * 40, "a,b", "bytes=9-1", "1\xFF".b, "[]"])
-    routes = every_route.select { |route| %w[show update create].include?(route.action) }.first(40)
+    routes = every_route.select { |route| %w[show update create].include?(route.action) }.first(8)
     cases = sent.product(routes).map { |(name, value), route|
       [[route.path, name, value], -> { fault(route, headers: { name => value }) }]
     }

@@ -9,6 +9,10 @@ module Glossema
     end
 
   class Document
+    # Characters of text in a file at most, whatever its size: a small one can name a long text again and
+    # again.
+    MOST = 50_000_000
+
     attr_reader :format, :file, :segments, :name
 
     # bytes, name: the file; language: tag of the source, nil to go by the file or a guess; otherwise: the tag
@@ -30,6 +34,7 @@ module Glossema
       @name = name
       @format = Formats.detect(bytes, name)
       @file = read(bytes, options)
+      bound
       @language, @otherwise = language, otherwise
       @breaks = breaks
       segmenter = Segmentation::Segmenter.new(self.language || "en", by: by, rules: rules)
@@ -164,6 +169,13 @@ module Glossema
       raise if ENV["GLOSSEMA_TRACE"]
 
       raise Refused.new("damaged.not-as-usual", name: name, file_format: @format::NAME)
+    end
+
+    def bound
+      left = MOST
+      units.each do |unit|
+        raise Refused.new("hostile.growing", name: name) if (left -= unit.content.text.length).negative?
+      end
     end
 
     # Kinds of unit whose number alone may have to take the target's form.

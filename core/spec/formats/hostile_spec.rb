@@ -9,7 +9,13 @@ RSpec.describe Glossema::Formats do
       "<container><rootfiles><rootfile full-path=\"c.opf\" media-type=\"application/oebps-package+xml\"/>" \
       "</rootfiles></container>"
   }
+  again = (1..9_000).map { |n| "<row r=\"#{n}\"><c r=\"A#{n}\" t=\"s\"><v>0</v></c></row>" }.join
   {
+    "one long text named by thousands of cells" => [
+      "a.xlsx",
+      Files.xlsx({ "One" => "<sheetData>#{again}</sheetData>" }, "<si><t>#{"Some words. " * 500}</t></si>"),
+      /built to grow beyond all bounds/
+    ],
     "JSON that breaks off" => ["a.json", "{\"a\": \"b\"", /a\.json is damaged: it is not valid JSON/],
     "JSON of endless depth" => ["a.json", deep[3000, "[", "]"], /nests its values deeper/],
     "YAML that cannot be read" => ["a.yml", "a: [1, 2\nb: c",

@@ -51,8 +51,11 @@ module Glossema
 
       # Takes in one pair more, without a round through all others.
       def add(source, target)
+        words = source.uniq
+        return if words.size > LONGEST || target.size > LONGEST
+
         counts, totals = {}, Hash.new(0.0)
-        target.each { |word| share(source.uniq, word, counts, totals, fresh: true) }
+        target.each { |word| share(words, word, counts, totals, fresh: true) }
         counts.each do |key, count|
           word = key >> SHIFT
           before = @totals[word] || 0.0

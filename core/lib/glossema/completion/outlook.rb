@@ -28,11 +28,13 @@ module Glossema
       # In place of a token that cannot come.
       UNKNOWN = -1
       FIGURES = /\p{Nd}+/
+      # So many words of a source say what comes.
+      WORDS = 400
 
       def initialize(models, source, matches, carried)
         @models, @source, @carried = models, source, carried
         @figures = [source, *carried].flat_map { |text| text.scan(FIGURES) }.to_set
-        @words = Tokens.source(source)
+        @words = Tokens.source(source).first(WORDS)
         @matches = matches.map { |likeness, text| [likeness, Tokens.of(text)] }
         @like = models.map { |model| model.like(known(model)) }
         @numbers = { "\u0000start" => Outlook::START, "\u0000stop" => Outlook::STOP }

@@ -87,14 +87,15 @@ module Glossema
 
       # Of two terms of an entry at the same place one is enough.
       def longest(all)
-        taken, covered = [], []
+        # A mark for each character that a longer one has taken.
+        taken, covered = [], "\0" * all.map(&:to).max.to_i
         all.sort_by { |found| [found.from - found.to, found.from] }
           .slice_when { |one, other| one.from != other.from || one.to != other.to }
           .each do |same|
             from, to = same.first.from, same.first.to
-            next if covered.any? { |start, finish| from < finish && start < to }
+            next if covered.byteslice(from...to).include?("\1")
 
-            covered << [from, to]
+            covered[from...to] = "\1" * (to - from)
             taken.concat(same.uniq { |found| found.entry.object_id })
           end
         taken.sort_by { |found| [found.from, found.to] }
