@@ -16,7 +16,8 @@ class Shape
   # Lists and objects in each other, and entries of a list.
   DEEPEST, MOST = 20, 200_000
   INTEGER, DECIMAL = /\A[+-]?\d{1,18}\z/, /\A[+-]?\d{1,18}(?:\.\d{1,18})?\z/
-  DAY, MOMENT = /\A\d{4}-\d\d-\d\d\z/, /\A\d{4}-\d\d-\d\d([T ][\d:.]{4,18}(Z|[+-]\d\d:?\d\d)?)?\z/
+  DAY = /\A\d{4}-\d\d-\d\d\z/
+  MOMENT = /\A\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z| UTC|[+-]\d\d:?\d\d)?)?\z/
   # SQLite’s.
   LARGEST = (2**63) - 1
   YEARS = (1900..2999)
@@ -124,7 +125,8 @@ class Shape
 
     wrong unless value.is_a?(String) && sound?(value) && value.match?(MOMENT)
     wrong unless YEARS.cover?(value.to_i)
-    Time.zone.iso8601(value.tr(" ", "T"))
+    Date.iso8601(value[0, 10])
+    Time.zone.parse(value)
     value
   rescue ArgumentError
     wrong

@@ -9,7 +9,8 @@ if given
   settings.hosts = [host, "localhost", "127.0.0.1", "[::1]"]
   settings.host_authorization = { exclude: ->(request) { request.path == "/up" } }
 end
-settings.x.public_url = given || "http://localhost:#{ENV.fetch("PORT", "3000")}"
+settings.x.public_url = given
+settings.x.own_url = given || "http://localhost:#{ENV.fetch("PORT", "3000")}"
 
 # Before anything asks where a request came from.
 settings.middleware.insert_before(0, ClientAddress, listed["GLOSSEMA_PROXY"])

@@ -273,7 +273,7 @@ RSpec.describe "Accounts" do
     end
 
     it "links to the address that is set up, whatever a request says its host is" do
-      Rails.configuration.x.public_url = "https://words.example"
+      Rails.configuration.x.own_url = "https://words.example"
       perform_enqueued_jobs do
         post "/api/password_resets", params: { email: user.email }, as: :json,
           headers: { "Host" => "evil.example", "X-Forwarded-Host" => "evil.example" }
@@ -282,7 +282,7 @@ RSpec.describe "Accounts" do
       expect(text).to include("https://words.example/new-password/")
       expect(text).not_to include("evil")
     ensure
-      Rails.configuration.x.public_url = "http://localhost:3000"
+      Rails.configuration.x.own_url = "http://localhost:3000"
       ActionMailer::Base.deliveries.clear
     end
 

@@ -24,7 +24,7 @@ RSpec.describe "A shared memory" do
     colleague do
       sign_in(anneke)
       click_link "Memories"
-      expect(page).to have_text("Ines Calloway gives you “Bicycles” to read and write.")
+      expect(page).to have_text("Ines Calloway gives you “Bicycles” to work in it.")
       expect(faults).to eq([])
       click_button "Take it"
       expect(page).to have_css(".memory-line", text: "Given to you by Ines Calloway")
@@ -88,7 +88,7 @@ RSpec.describe "A shared memory" do
     fill_in "Password", with: "cargo-bicycle"
     click_button "Make an account"
     click_link "Memories"
-    expect(page).to have_text("Ines Calloway gives you “Bicycles” to read.")
+    expect(page).to have_text("Ines Calloway gives you “Bicycles” to look at.")
     share.reload.update!(state: "accepted")
     visit "/memories/#{memory.id}"
     click_button "Activity"

@@ -11,7 +11,7 @@ module Api
     def create
       user = User.find_by(email: params[:email].to_s.strip.downcase)
       if user
-        link = "#{Rails.configuration.x.public_url}/new-password/#{user.generate_token_for(:password_reset)}"
+        link = "#{Rails.configuration.x.own_url}/new-password/#{user.generate_token_for(:password_reset)}"
         send_or_log(user, link)
       end
       head :accepted

@@ -11,7 +11,7 @@ module Api
       fields = { name: params[:name].to_s, until_on: params[:until].presence,
                  **params.permit(:may, :per_minute).to_h.symbolize_keys }
       record, secret = RemoteKey.make(item, by: current_user, **fields)
-      once = { key: secret, address: "#{Rails.configuration.x.public_url}/remote/v1" }
+      once = { key: secret, address: "#{Rails.configuration.x.public_url || request.base_url}/remote/v1" }
       render json: RemoteKeyResource.new(record).to_h.merge(once), status: :created
     end
 

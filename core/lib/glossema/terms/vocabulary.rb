@@ -44,7 +44,7 @@ module Glossema
       def enter_alike(folded, id)
         @stems[@alike.stem(folded)] << id
         @beginnings[Alike.bare(folded)[0, BEGINNING]] << id
-        slips(folded) { |key| @slips[key] << id } if folded.length >= Alike::SLIP
+        slips(folded) { |key| @slips[key] << id } if slip?(folded)
       end
 
       # Yields the word and all it may become by leaving one letter out: what two words have in common that
@@ -62,16 +62,22 @@ module Glossema
       end
 
       def opened(folded) =
-        @open.empty? ? [] : (1..folded.length).flat_map { |length| at(@open, folded[0, length]) }
+        @open.empty? ? [] : beginnings(folded).flat_map { |beginning| at(@open, beginning) }
+
+      # No term is longer.
+      LONGEST = 500
+      def beginnings(folded) = (1..[folded.length, LONGEST].min).map { |length| folded[0, length] }
+
+      def slip?(folded) = folded.length.between?(Alike::SLIP, Alike::LONGEST_SLIP)
 
       def near(folded)
-        return [] if folded.match?(/\d/)
+        return [] if folded.match?(/\d/) || folded.length > Alike::LONGEST_SLIP
 
         list = at(@stems, @alike.stem(folded)).dup
         at(@beginnings, Alike.bare(folded)[0, BEGINNING]).each do |id|
           list << id if @alike.inflected?(folded, Alike.fold(@words[id].text))
         end
-        slips(folded) { |key| list.concat(at(@slips, key)) } if folded.length >= Alike::SLIP
+        slips(folded) { |key| list.concat(at(@slips, key)) } if slip?(folded)
         list.uniq
       end
 
