@@ -2,6 +2,7 @@
 import { Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import { giveTo, type Given, type Kind } from './queries'
 import { RIGHTS } from './rights'
 
@@ -45,17 +46,13 @@ export function GiveForm({ kind, id, attempt }: Props) {
         onChange={(event) => set({ email: event.target.value })}
         onKeyDown={(event) => event.key === 'Escape' && setGiven(null)}
       />
-      {RIGHTS.map((right) => (
-        <label key={right}>
-          <input
-            type="radio"
-            name="may"
-            checked={given.may === right}
-            onChange={() => set({ may: right, until: right === 'view' ? '' : given.until })}
-          />{' '}
-          {t(`sharing.rights.${right}`)}
-        </label>
-      ))}
+      <MenuInPlace
+        title={t('sharing.may', { name: given.email || t('sharing.colleague') })}
+        label={t(`sharing.rights.${given.may}`)}
+        value={given.may}
+        options={RIGHTS.map((value) => ({ value, label: t(`sharing.rights.${value}`) }))}
+        onChange={(value) => set({ may: value as Given['may'], until: value === 'view' ? '' : given.until })}
+      />
       {given.may !== 'view' && (
         <label>
           {t('sharing.untilWhen')}{' '}

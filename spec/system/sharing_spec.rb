@@ -17,7 +17,8 @@ RSpec.describe "A shared memory" do
     sign_in(ines, to: "/memories/#{memory.id}")
     click_button "Give it to a colleague"
     fill_in "Mail address", with: anneke.email
-    find("label", text: "may change it too").click
+    click_button "What #{anneke.email} may do: may look at it"
+    click_button "may change it too"
     expect(faults).to eq([])
     click_button "Give it"
     expect(page).to have_css(".sharing li", text: "Anneke Vos")
