@@ -15,10 +15,11 @@ module Limited
 
   private
 
-  # Who is signed in, or whose address was typed.
+  # Who is signed in, or whose mail address or link was given; where nothing tells, whoever asks.
   def account_asked
     return "account #{current_user.id}" if current_user
 
-    "mail #{Digest::SHA256.hexdigest(params[:email].to_s.strip.downcase)}"
+    given = params[:email].presence || params[:id].presence || request.remote_ip
+    "given #{Digest::SHA256.hexdigest(given.to_s.strip.downcase)}"
   end
 end
