@@ -24,11 +24,12 @@ class Shape
   FLAGS = { "true" => true, "1" => true, "on" => true, "false" => false, "0" => false, "" => false }.freeze
   TYPES = %i[text number decimal flag date time id file any].freeze
 
-  # fields: {name: shape} → the same with what was sent. Raises Wrong.
-  def self.read(fields, given)
+  # fields: {name: shape} → the same with what was sent; within: the name of the object they are of. Raises
+  # Wrong.
+  def self.read(fields, given, within = nil)
     fields.each_with_object({}) do |(name, shape), read|
       key = name.to_s
-      read[key] = new(key).read(shape, given[key]) if given.key?(key)
+      read[key] = new([within, key].compact.join(".")).read(shape, given[key]) if given.key?(key)
     end
   end
 
@@ -48,7 +49,6 @@ class Shape
   private
 
   def wrong = raise(Wrong, @name)
-  def inner(key) = self.class.new("#{@name}.#{key}")
 
   def list(shape, value)
     return if value.nil? || value == ""
@@ -65,10 +65,7 @@ class Shape
     return if value.nil? || value == ""
 
     wrong unless value.is_a?(Hash)
-    fields.each_with_object({}) do |(name, shape), read|
-      key = name.to_s
-      read[key] = inner(key).read(shape, value[key]) if value.key?(key)
-    end
+    self.class.read(fields, value, @name)
   end
 
   def text(value)

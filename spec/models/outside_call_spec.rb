@@ -106,7 +106,7 @@ RSpec.describe OutsideCall do
       call = ->(**headers) { described_class.new(address, headers: headers, waits: []).json(:get) }
       expect {
         call["X-Key": "a\r\nX-Other: b"]
-      }.to raise_error(described_class::Failure, /X-Key is no header/)
+      }.to raise_error(described_class::Failure, /the header X-Key is not valid/)
       said = '{"a":"\\u0000","b":1e999}'
       serve { |socket| socket.write("HTTP/1.1 200 OK\r\nContent-Length: #{said.bytesize}\r\n\r\n#{said}") }
       expect { call.call }.to raise_error(described_class::Garbled)

@@ -58,7 +58,7 @@ RSpec.describe "The edges" do
   it "refuses files that do not come" do
     project = make_project(user)
     post "/api/projects/#{project.id}/documents", params: { files: ["text"] }
-    expect(message).to eq("files is of the wrong kind.")
+    expect(message).to eq("The value of files is not valid.")
     expect(project.documents.reload.map(&:by)).to eq(["sentence"])
   end
 

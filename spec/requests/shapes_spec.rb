@@ -73,7 +73,7 @@ RSpec.describe "Shapes" do
     every_route.reject { |route| route.open? || route.named || route.verb == :delete }.each do |route|
       name = route.shapes.keys.find { |one| !passed(route, { one => '{"a":{"b":[]}}' }) } or next
       fault(route, json: %({"#{name}":{"a":{"b":[]}}}))
-      expect([response.status, message]).to eq([422, "#{name} is of the wrong kind."])
+      expect([response.status, message]).to eq([422, "The value of #{name} is not valid."])
     end
   end
 

@@ -15,20 +15,20 @@ RSpec.describe "A shared memory" do
   it "is given by mail address, taken, fed by both at once, and taken back with a word" do
     anneke && memory
     sign_in(ines, to: "/memories/#{memory.id}")
-    click_button "Give it to a colleague"
-    fill_in "Mail address", with: anneke.email
-    click_button "What #{anneke.email} may do: may look at it"
-    click_button "may change it too"
+    click_button "Share with a colleague …"
+    fill_in "Email", with: anneke.email
+    click_button "Access of #{anneke.email}: can view"
+    click_button "can edit"
     expect(faults).to eq([])
-    click_button "Give it"
+    click_button "Share"
     expect(page).to have_css(".sharing li", text: "Anneke Vos")
     colleague do
       sign_in(anneke)
       click_link "Memories"
-      expect(page).to have_text("Ines Calloway gives you “Bicycles” to work in it.")
+      expect(page).to have_text("Ines Calloway shares “Bicycles” with you: you can edit.")
       expect(faults).to eq([])
-      click_button "Take it"
-      expect(page).to have_css(".memory-line", text: "Given to you by Ines Calloway")
+      click_button "Accept"
+      expect(page).to have_css(".memory-line", text: "Shared by Ines Calloway")
       visit "/projects/#{project_of(anneke, "hers.html").id}/translate"
       find(".pair, .card", text: "Load the box first").click
       expect(page).to have_css(".card .proposals", text: "No memory knows anything like this.")
@@ -43,7 +43,7 @@ RSpec.describe "A shared memory" do
       expect(page).to have_css(".card .proposals", text: "Ines Calloway")
     end
     visit "/memories/#{memory.id}"
-    click_button "take it back"
+    click_button "Stop sharing"
     expect(page).to have_no_css(".sharing li")
     colleague do
       expect(page).to have_text("“Bicycles” was taken back by Ines Calloway.")
@@ -82,14 +82,14 @@ RSpec.describe "A shared memory" do
     memory.units.first.edit({ "target" => "Carica." }, by: ines)
     share = Share.give(memory, email: "matteo@ferrante.example", may: "view", by: ines)
     visit "/?invitation=#{share.token}"
-    expect(page).to have_text("Ines Calloway gives you “Bicycles”.")
+    expect(page).to have_text("Ines Calloway shares “Bicycles” with you.")
     expect(faults).to eq([])
     fill_in "Your name", with: "Matteo Ferrante"
     fill_in "Mail address", with: "matteo@ferrante.example"
     fill_in "Password", with: "cargo-bicycle"
     click_button "Make an account"
     click_link "Memories"
-    expect(page).to have_text("Ines Calloway gives you “Bicycles” to look at.")
+    expect(page).to have_text("Ines Calloway shares “Bicycles” with you: you can view.")
     share.reload.update!(state: "accepted")
     visit "/memories/#{memory.id}"
     click_button "Activity"
