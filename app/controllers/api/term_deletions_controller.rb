@@ -5,8 +5,7 @@ module Api
 
     # params: ids. Answers the operation.
     def create
-      right = Array(params[:ids]).size > 1 ? "manage" : "edit"
-      termbase = reached(Termbase, params[:termbase_id], right: right)
+      termbase = reached(Termbase, params[:termbase_id])
       entries = termbase.entries.there.where(id: Array(params[:ids]))
       summary = entries.first&.entry&.terms&.first&.written.to_s
       ids = entries.ids

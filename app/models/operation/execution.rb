@@ -178,12 +178,7 @@ module Operation::Execution
     when Memory, Termbase
       raise Cancelled if gone?(:deleted_at) && !undoing?
 
-      user && user.id != subject.user_id && (if exclusive
-                                               user.access.allowed!(subject,
-                                                 right_needed)
-                                             else
-                                               readable!
-                                             end)
+      check_access
     when Project
       raise Cancelled if gone?(:put_away_at)
     end

@@ -34,6 +34,7 @@ module Operation::Starting
 
     def prepare(subject, by, files, attributes)
       operation = new(subject: subject, user: by, weight: default_weight, **attributes)
+      operation.check_access
       attach(operation, files)
       operation.save!
       operation.supersede_earlier if superseding
@@ -46,6 +47,14 @@ module Operation::Starting
         operation.files.attach(**given, identify: false)
       end
     end
+  end
+
+  # Raises Refused "share-right" or "share-gone" if the user may not do this to a memory or termbase of
+  # somebody else.
+  def check_access
+    return unless [Memory, Termbase].include?(subject.class) && user && user.id != subject.user_id
+
+    exclusive ? user.access.allowed!(subject, right_needed) : readable!
   end
 
   # Small ones are done while the request waits, others in the background.
