@@ -18,27 +18,24 @@ export function SecondFactor() {
   const { t } = useTranslation()
   const { act } = useAct()
   const [step, setStep] = useState<Step>({ name: 'closed' })
-  // What it is ended with, beside a code.
-  const [ending, setEnding] = useState('')
   const { data, refetch } = useQuery({
     queryKey: keys.secondFactor,
     queryFn: () => api.get<{ on: boolean; codes: number }>('/second_factor'),
   })
   if (!data) return null
-  const begin = (password: string) =>
+  const begin = ({ password }: Answers) =>
     void act(async () =>
       setStep({ name: 'begun', begun: await api.post<Begun>('/second_factor', { password }) }),
     )
-  const confirm = (code: string) =>
+  const confirm = ({ code }: Answers) =>
     void act(async () => {
       const { codes } = await api.patch<{ codes: string[] }>('/second_factor', { code })
       setStep({ name: 'codes', codes })
       await refetch()
     })
-  const end = (code: string) =>
+  const end = ({ password, code }: Answers) =>
     void act(async () => {
-      await api.delete('/second_factor', { password: ending, code })
-      setEnding('')
+      await api.delete('/second_factor', { password, code })
       setStep({ name: 'closed' })
       await refetch()
     })
@@ -48,24 +45,15 @@ export function SecondFactor() {
       <p className="quiet">{t(data.on ? 'factor.on' : 'factor.off', { count: data.codes })}</p>
       {step.name === 'begun' && <Scan begun={step.begun} onCode={confirm} />}
       {step.name === 'codes' && <Codes codes={step.codes} />}
-      {step.name === 'closed' && !data.on && <Ask label="factor.begin" kind="password" onDone={begin} />}
-      {data.on && (
-        <div className="ask-for">
-          <Input.Password
-            autoComplete="current-password"
-            aria-label={t('factor.passwordFor', { what: t('factor.end') })}
-            placeholder={t('factor.password')}
-            value={ending}
-            onChange={(event) => setEnding(event.target.value)}
-          />
-          <Ask label="factor.end" kind="code" onDone={end} />
-        </div>
+      {step.name === 'closed' && !data.on && (
+        <Ask label="factor.begin" fields={['password']} onDone={begin} />
       )}
+      {data.on && <Ask label="factor.end" fields={['password', 'code']} onDone={end} />}
     </section>
   )
 }
 
-function Scan({ begun, onCode }: { begun: Begun; onCode: (code: string) => void }) {
+function Scan({ begun, onCode }: { begun: Begun; onCode: (answers: Answers) => void }) {
   const { t } = useTranslation()
   return (
     <>
@@ -78,7 +66,7 @@ function Scan({ begun, onCode }: { begun: Begun; onCode: (code: string) => void 
       <p>
         {t('factor.secret')} <code>{begun.secret}</code>
       </p>
-      <Ask label="factor.confirm" kind="code" onDone={onCode} />
+      <Ask label="factor.confirm" fields={['code']} onDone={onCode} />
     </>
   )
 }
@@ -99,37 +87,43 @@ function Codes({ codes }: { codes: string[] }) {
   )
 }
 
+type Field = keyof Answers
+interface Answers {
+  password: string
+  code: string
+}
 interface AskProps {
   label: 'factor.begin' | 'factor.end' | 'factor.confirm'
-  kind: 'password' | 'code'
-  onDone: (text: string) => void
+  fields: Field[]
+  onDone: (answers: Answers) => void
 }
+const NONE: Answers = { password: '', code: '' }
 
-// A password or a code, and what is done with it.
-function Ask({ label, kind, onDone }: AskProps) {
+// A form for a password, a code, or both, and one button.
+function Ask({ label, fields, onDone }: AskProps) {
   const { t } = useTranslation()
-  const [text, setText] = useState('')
-  const shared = {
-    value: text,
-    'aria-label': t(`factor.${kind}For`, { what: t(label) }),
-    placeholder: t(`factor.${kind}`),
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => setText(event.target.value),
-  }
+  const [answers, setAnswers] = useState(NONE)
+  const shared = (field: Field) => ({
+    value: answers[field],
+    'aria-label': t(`factor.${field}For`, { what: t(label) }),
+    placeholder: t(`factor.${field}`),
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) =>
+      setAnswers({ ...answers, [field]: event.target.value }),
+  })
   return (
     <form
       className="ask-for"
       onSubmit={(event) => {
         event.preventDefault()
-        onDone(text)
-        setText('')
+        onDone(answers)
+        setAnswers(NONE)
       }}
     >
-      {kind === 'password' ? (
-        <Input.Password autoComplete="current-password" {...shared} />
-      ) : (
-        <Input autoComplete="one-time-code" inputMode="numeric" {...shared} />
+      {fields.includes('password') && (
+        <Input.Password autoComplete="current-password" {...shared('password')} />
       )}
-      <Button htmlType="submit" disabled={!text}>
+      {fields.includes('code') && <Input autoComplete="one-time-code" {...shared('code')} />}
+      <Button htmlType="submit" disabled={fields.some((field) => !answers[field])}>
         {t(label)}
       </Button>
     </form>

@@ -49,12 +49,12 @@ RSpec.describe "Account" do
 
   it "takes a second factor, which is asked for when she signs in" do
     sign_in(user, to: "/settings/account")
-    fill_in "Password, to: Begin", with: "cargo-bicycle"
-    click_button "Begin"
+    fill_in "Password, for: Set up", with: "cargo-bicycle"
+    click_button "Set up"
     expect(page).to have_css("img.factor-picture")
     expect(faults).to eq([])
     totp = ROTP::TOTP.new(find(".second-factor code").text)
-    fill_in "Code, to: Confirm", with: totp.now
+    fill_in "Code, for: Confirm", with: totp.now
     click_button "Confirm"
     expect(page).to have_css(".recovery-codes li", count: 10)
     recovery = find(".recovery-codes li", match: :first).text
@@ -68,6 +68,13 @@ RSpec.describe "Account" do
     fill_in "Code of your second factor, or a recovery code", with: recovery
     click_button "Sign in"
     expect(page).to have_css(".today h1")
+    visit "/settings/account"
+    fill_in "Password, for: Switch off", with: "cargo-bicycle"
+    expect(page).to have_button("Switch off", disabled: true)
+    fill_in "Code, for: Switch off", with: totp.at(30.seconds.from_now)
+    click_button "Switch off"
+    expect(page).to have_button("Set up", disabled: true)
+    expect(user.reload).not_to be_second_factor
   end
 
   it "tells of backups" do
