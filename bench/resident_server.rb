@@ -4,8 +4,18 @@
 ENV["RAILS_ENV"] ||= "production"
 require_relative "../config/environment"
 require "puma/cli"
+require_relative "../lib/fork_server"
 Rails.application.eager_load!
 ActiveRecord::Base.connection_handler.clear_all_connections!
+
+# So is the process that makes those of operations: a copy of the server's.
+def (Operation::ChildProcess).launch(path)
+  IO.popen("-", "w") || begin
+    Process.setpriority(Process::PRIO_PROCESS, 0, 5)
+    ForkServer.new(path) { |asked| Operation.find(asked["operation"]).execute }.run
+  end
+end
+
 $stdout.sync = true
 Signal.trap("CHLD", "IGNORE")
 

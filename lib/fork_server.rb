@@ -47,11 +47,15 @@ class ForkServer
   def reap
     while (pid, status = Process.wait2(-1, Process::WNOHANG)) && pid
       connection = @children.delete(pid) or next
-      tell(connection, status.termsig.to_i)
+      tell(connection, signal_of(status))
     end
   rescue Errno::ECHILD
     nil
   end
+
+  # Ruby that cannot even raise NoMemoryError ends its process with a status of its own; no child ends with any
+  # but 0 otherwise.
+  def signal_of(status) = status.termsig || (status.success? ? 0 : Signal.list.fetch("KILL"))
 
   # Whoever asked may be gone.
   def tell(connection, signal)

@@ -97,9 +97,12 @@ module Operation::ChildProcess
       return @path if @pipe && !@pipe.closed? && running?(@pipe.pid)
 
       @path = File.join(Dir.mktmpdir("glossema"), "operations")
-      @pipe = IO.popen([GcSettings::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, @path], "w",
-        err: [LOG, "a"])
+      @pipe = launch(@path)
       @path
+    end
+
+    def launch(path)
+      IO.popen([GcSettings::ENVIRONMENT, RbConfig.ruby, "--yjit", PROGRAM, path], "w", err: [LOG, "a"])
     end
 
     def running?(pid) = Process.wait(pid, Process::WNOHANG).nil?
