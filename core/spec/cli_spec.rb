@@ -222,7 +222,7 @@ RSpec.describe "bin/glossema" do
     end
 
     {
-      "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf], "s.docx is a sheet of other files."],
+      "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf], "s.docx was not imported. It is a review sheet of other files."],
       "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf], /a.docx is no review sheet/],
       "a document without translations (not-bilingual)" => [%w[out a.docx -o t.docx],
                                                             /holds no translations/],
@@ -281,7 +281,7 @@ RSpec.describe "bin/glossema" do
     it "checks terms, XLIFF, PO and TMX" do
       File.write("t.csv", "en,it\nchain,catena\n")
       found, = check([["Oil the chain.", "Oliare il nastro."]], "--termbase", "t.csv")
-      expect(found.map { |one| one["message"] }).to eq(["“chain” is catena in the termbase."])
+      expect(found.map { |one| one["message"] }).to eq(["The termbase translates “chain” as catena."])
       %w[course.xlf app.po].each do |name|
         found, _, status = glossema("check", "#{Files::DEMO}/#{name}", "--source-lang", "en",
           "--target-lang", "it")
@@ -307,13 +307,13 @@ RSpec.describe "bin/glossema" do
     end
 
     {
-      "{" => "The profile is not a JSON object with checks and own.",
-      "[]" => "The profile is not a JSON object with checks and own.",
-      '{"checks":{"nope":{}}}' => "There is no check “nope”.",
+      "{" => "The profile is not valid. It is a JSON object with checks and own.",
+      "[]" => "The profile is not valid. It is a JSON object with checks and own.",
+      '{"checks":{"nope":{}}}' => "The check “nope” does not exist.",
       '{"checks":{"end-mark":{"level":"grave"}}}' =>
-        "“grave” is no level of end-mark; the levels are must-fix, look and off.",
+        "“grave” is not a level of end-mark. Levels: must-fix, look, off.",
       '{"own":[{"name":"x","target":"(","message":"y"}]}' =>
-        "The check “x” has an expression that cannot be one: ( (end pattern with unmatched parenthesis).",
+        "The check “x” was not saved. ( is not a valid regular expression (end pattern with unmatched parenthesis).",
       '{"own":[{"name":"x"}]}' =>
         "The check “x” needs a name, an expression for the target and a message; way is must, must-not or " \
         "as-often, level must-fix or look, languages a list."

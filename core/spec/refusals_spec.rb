@@ -56,7 +56,7 @@ RSpec.describe Glossema::Refusals do
   it "tells a sentence with what it names, and fails for one it does not have" do
     expect(Glossema::Refused.new("hostile.columns", name: "wide.csv", most: 3)).to have_attributes(
       code: "hostile",
-      message: "wide.csv has more than 3 columns, and was not opened."
+      message: "wide.csv was not opened. It has more than 3 columns."
     )
     expect { Glossema::Refused.new("hostile.columns", name: "wide.csv") }.to raise_error(KeyError)
     expect { Glossema::Refused.new("hostile.nothing", name: "wide.csv") }.to raise_error(KeyError)

@@ -54,7 +54,7 @@ RSpec.describe Machine::Connector, :stand_in do
     behave(slow: 3)
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     expect(refusal(patience: 1)).to eq(
-      ["machine-failed", "127.0.0.1 gave no translation: it did not answer within 1 s."]
+      ["machine-failed", "127.0.0.1 returned no translation: it did not answer within 1 s."]
     )
     expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 3
     behave(fail: 503)

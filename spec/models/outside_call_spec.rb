@@ -115,7 +115,7 @@ RSpec.describe OutsideCall do
 
   it "says the status alone of one that says nothing with it" do
     serve { |socket| socket.write("HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n") }
-    expect(asked.first).to end_with("it answered with status 500")
+    expect(asked.first).to end_with("response status 500")
   end
 
   {

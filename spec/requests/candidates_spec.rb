@@ -81,7 +81,7 @@ RSpec.describe "Candidates" do
     waiting
     expect(body["search"]).to include("state" => "failed", "message" => include("a.docx"))
     look(file: upload("\n\n", "empty.txt"), source_lang: "en", target_lang: "it")
-    expect(body["search"]["message"]).to eq("There is no text in empty.txt to look for terms in.")
+    expect(body["search"]["message"]).to eq("empty.txt has no text to find term candidates in.")
     expect { Termbase::Look.new(Operations::TermSearch.last).run }.to raise_error(Glossema::Refused) { |error|
       expect(error.key).to eq("nothing-to-look-at")
     }

@@ -84,7 +84,7 @@ RSpec.describe "Checks" do
     termbase.add_pair({ "en-GB" => "chain", "it-IT" => "catenella" }, by: user)
     segments[2].reload.update!(target: "Lubrificare la catenella.")
     expect(finding("term-mixed")).to include("number" => 3,
-      "message" => "“chain” is catenella here and catena at 2.")
+      "message" => "“chain” is translated as catenella here and as catena in 2.")
   end
 
   it "put in what is certain, and take it back in one step" do
@@ -129,7 +129,7 @@ RSpec.describe "Checks" do
   it "are told in the language of whoever asks, and stand in any" do
     let_stand("number-missing", reason: "as printed")
     user.update!(preferences: { "language" => "it" })
-    expect(finding("number-missing")).to include("message" => "12 è diventato 13.")
+    expect(finding("number-missing")).to include("message" => "12 nel testo di partenza è 13 nella traduzione.")
     expect(finding("number-missing")["stands"]).to include("reason" => "as printed")
     expect(body["left"]).to eq(0)
   end
@@ -186,10 +186,10 @@ RSpec.describe "Checks" do
     bytes = response.body
     table = Glossema::Formats.detect(bytes, "f.xlsx").read(bytes, name: "f.xlsx", options: {})
     rows = table.first_rows(20).map { |row| row.values_at(1, 2, 4) }
-    expect(rows).to include(["3", "have a look", "“la” stands there twice."])
+    expect(rows).to include(["3", "have a look", "“la” is repeated."])
     expect(rows.flatten).not_to include("12 became 13.")
     strings = Zip::File.open_buffer(StringIO.new(bytes)).read("xl/sharedStrings.xml")
-    expect(strings).to include("12 became 13.", "=as printed", user.name, "this place")
+    expect(strings).to include("12 became 13.", "=as printed", user.name, "this segment")
   end
 
   it "stand in the way of a delivery as long as she does not know, and in its record" do
@@ -277,8 +277,8 @@ RSpec.describe "Checks" do
       body["findings"].map { |one| one.values_at("number", "code", "message") }
     }
     expect(look.call).to eq([
-      [1, "cue-limits", "30 characters a second, and only 17 can be read."],
-      [1, "cue-overlap", "The next cue begins 0.500 s before this one ends."]
+      [1, "cue-limits", "30 characters per second (limit: 17)."],
+      [1, "cue-overlap", "The next cue starts 0.500 s before this one ends."]
     ])
     other.update!(check_profile: { "checks" => { "cue-limits" => { "cps" => 40 } } })
     expect(look.call.map(&:second)).to eq(["cue-overlap"])

@@ -64,7 +64,7 @@ RSpec.describe "Clients, counts and quotes" do
       someone = User.create!(name: "Anneke Vos", email: "anneke@vos.example", password: "cargo-bicycle")
       other = someone.termbases.create!(name: "Hers")
       patch "/api/clients/#{made["id"]}", params: { termbases: [{ termbase_id: other.id }] }, as: :json
-      expect(body["error"]["message"]).to include("One of the termbases is not there any more")
+      expect(body["error"]["message"]).to include("One of the termbases no longer exists")
       get "/api/clients/#{made["id"]}"
       expect(body["termbases"].pluck("termbase_id", "adds", "checks")).to eq([[termbase.id, true, false]])
     end

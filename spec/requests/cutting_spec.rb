@@ -23,7 +23,7 @@ RSpec.describe "Cutting" do
     [0, segment.source.length, -3, 999].each do |at|
       post "/api/segments/#{segment.id}/cut", params: { at: at }, as: :json
       expect(body["error"]).to include("code" => "split-edge",
-        "message" => "There is nothing to split off there.")
+        "message" => "The segment was not split. One part would be empty.")
     end
     expect(document.segments.reload.map(&:source)).to include("Check the red brake lever twice.")
   end

@@ -50,7 +50,7 @@ RSpec.describe "The edges" do
         memories: [{ memory_id: dutch.id }]
       },
       as: :json
-    expect(message).to eq("“Dutch” is from en to nl and does not fit this project.")
+    expect(message).to eq("“Dutch” is from en to nl and does not match this project.")
     expect(project.reload.attachments.map(&:memory_id)).to include(fits.id)
     expect(project.name).to eq("Owner’s manual")
   end
@@ -79,9 +79,9 @@ RSpec.describe "The edges" do
     post "/api/projects", as: :json
     id = body["id"]
     post "/api/projects/#{id}/deliveries", as: :json
-    expect(message).to eq("There is no file to deliver.")
+    expect(message).to eq("There are no files to deliver.")
     post "/api/projects/#{id}/beginning", as: :json
-    expect(message).to eq("Drop at least one file that can be translated first.")
+    expect(message).to eq("The project was not created. Drop at least one file to translate.")
     post "/api/projects/#{id}/documents",
       params: {
         files: [
@@ -99,7 +99,7 @@ RSpec.describe "The edges" do
     Document.last.update!(state: "ready")
     Document.last.dup.update!(state: "reading", name: "b.txt")
     post "/api/projects/#{id}/beginning", as: :json
-    expect(message).to eq("The files are still being read.")
+    expect(message).to eq("The project was not created. Files are still being read. Try again in a moment.")
     expect(Project.find(id).begun_at).to be_nil
   end
 

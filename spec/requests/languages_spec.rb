@@ -37,7 +37,7 @@ RSpec.describe "Languages of the interface" do
     end
     expect(told.call).to eq(["12 became 13."])
     in_italian
-    expect(told.call).to eq(["12 è diventato 13."])
+    expect(told.call).to eq(["12 nel testo di partenza è 13 nella traduzione."])
   end
 
   describe "in files that leave" do

@@ -60,7 +60,7 @@ RSpec.describe "Answers of a machine translation service", :scripted_service do
     given = [nil, "  ", "Controllare \uFFFD", "x" * 5000, "Bene."]
     service { |_, _| JSON.generate(translations: given.map { |text| { text: text } }) }
     expect(answers).to eq([nil, nil, nil, nil, "Bene."])
-    expect(ledger).to eq([[5, 1, "The service gave no text."]])
+    expect(ledger).to eq([[5, 1, "The service returned no text."]])
     get "/api/segments/#{project.segments.order(:position).first.id}/machine"
     expect(body["error"]).to include("code" => "machine-answer")
   end

@@ -84,8 +84,8 @@ RSpec.describe "Memories" do
       columns: { source_column: "en", target_column: "it" }.to_json).result
     expect(result).to include("added" => 2, "faulty" => 3)
     expect(result["faults"].map { |one| one.values_at("line", "message") }).to eq([
-      [3, "The source holds no letters: “12.5”."], [4, "There is no translation of “Alone”."],
-      [5, "There is no source text in this row."]
+      [3, "The source has no letters: “12.5”."], [4, "“Alone” has no translation."],
+      [5, "This row has no source text."]
     ])
     expect(memory.units.pluck(:source)).to include("\"Mal\" or \"Mau\"")
   end

@@ -102,7 +102,7 @@ RSpec.describe "Notes" do
     expect(body["error"]["code"]).to eq("no-questions")
     expect(take_in("a,b\n1,2\n", "q.csv")["error"]["code"]).to eq("no-answers")
     expect(take_in("No.,Where\nQ77,x\n", "q.csv")["error"]).to eq("code" => "sheet-of-another",
-      "message" => "None of the questions of “q.csv” is of this project.")
+      "message" => "No question in “q.csv” belongs to this project.")
     expect(take_in("just text", "q.txt")["error"]["code"]).to eq("no-answers")
   end
 end

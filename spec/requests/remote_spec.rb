@@ -64,7 +64,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     tell_server({})
     attach(source_lang: "de", target_lang: "it")
     expect(body["error"]["code"]).to eq("remote-pair")
-    expect(said).to eq("“Open sentences, English and Italian” there does not hold de → it, but en → it.")
+    expect(said).to eq("“Open sentences, English and Italian” has the languages en → it, not de → it.")
     attach(ref: "gone")
     expect(body["error"]["code"]).to eq("remote-refused")
     expect(user.memories.count + user.termbases.count).to eq(0)
@@ -107,7 +107,7 @@ RSpec.describe "Memories on other servers", :stand_in do
   it "hold up nothing when they are slow, dead, garbled or answer with a million: they say so, and rest" do
     source = attach
     first = project_with(source.item).segments.order(:position).first
-    { { slow: 3 } => "it did not answer within 1 s", { fail: 503 } => "status 503",
+    { { slow: 3 } => "no response within 1 s", { fail: 503 } => "status 503",
       { garble: "html" } => "is no answer", { garble: "count" } => "is no answer",
       { garble: "half" } => "is no answer", { garble: "million" } => "longer than 8 MB" }.each do |how, why|
       OutsideCall.broken.clear
@@ -252,7 +252,7 @@ RSpec.describe "Memories on other servers", :stand_in do
 
     it "give units, learn, and are closed when the key is withdrawn or its last day is over" do
       expect(make_key(until: 1.day.ago.to_date.iso8601)).to be_nil
-      expect(body["error"]["message"]).to include("The last day is over already")
+      expect(body["error"]["message"]).to include("The last day is in the past")
       secret = make_key(may: "write", until: Date.current.iso8601)
       expect(ask(:get, "",
         secret)["items"].first).to include("kind" => "memory", "languages" => %w[en-GB it-IT])

@@ -137,7 +137,7 @@ RSpec.describe "Review inside" do
     invite("read")
     expect(passages.size).to eq(3)
     expect(read(segments[0], "x")["error"]).to include("code" => "right-missing",
-      "message" => "You were asked to read only.")
+      "message" => "You do not have access for this. You can read only.")
     expect(remark(segments[0])["error"]["code"]).to eq("right-missing")
     [[:get, "/api/projects/#{project.id}"], [:get, "/api/segments/#{segments[0].id}"],
      [:patch, "/api/review_rounds/#{round.id}"], [:delete, "/api/review_rounds/#{round.id}"],
@@ -245,6 +245,6 @@ RSpec.describe "Review inside" do
     get "/api/review_rounds/#{round.id}", params: { as: "report" }
     cells = texts_of(response.body)
     expect(cells).to include("mistranslation", "Which verb?", "Verificare la catena.",
-      "Points in 1,000 words")
+      "Error points per 1,000 words")
   end
 end

@@ -137,10 +137,10 @@ RSpec.describe "Review" do
     send_out
     bring(edited(["replace", "‹1›", ""], %w[replace caldo rovente]))
     found = changes
-    expect(found.first).to include("kind" => "codes", "refused" => "Codes were deleted: {1}.")
+    expect(found.first).to include("kind" => "codes", "refused" => "Missing codes: {1}.")
     decide("taken", found)
     expect(body["error"]).to include("code" => "change-refused",
-      "message" => a_string_including("Codes were deleted: {1}."))
+      "message" => a_string_including("Missing codes: {1}."))
     decide("taken", found, mended: true)
     expect(segments[1].reload.target).to eq("{1}Avvertenza:{/1} rovente")
   end
@@ -212,7 +212,7 @@ RSpec.describe "Review" do
       bring(text.sub("Controllare", "Verificare").sub("Stop now.", "Halt now."), name: "back.#{form}")
       expect(changes.map { |one| one.values_at("number", "after", "refused") }).to eq([
         [1, "Verificare la catena.", nil],
-        [3, "Fermarsi.", "The source was changed in this file; its translation is not taken in."]
+        [3, "Fermarsi.", "The change was not accepted. The source was changed in this file."]
       ])
       decide("taken", changes.first(1))
       expect(segments[0].reload).to have_attributes(target: "Verificare la catena.", state: "reviewed")

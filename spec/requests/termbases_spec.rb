@@ -57,7 +57,7 @@ RSpec.describe "Termbases" do
     expect(body["error"]).to include("code" => "list-pattern", "message" => start_with("“/(/” is no pattern"))
     client = user.clients.create!(name: "Tarnholt")
     patch "/api/clients/#{client.id}", params: { never_used: ["/.*/"] }, as: :json
-    expect(body["error"]["message"]).to eq("The pattern “/.*/” would match everything.")
+    expect(body["error"]["message"]).to eq("“/.*/” matches everywhere. Enter a more specific expression.")
     expect([project.reload.never_translated, client.reload.never_used]).to eq([never, []])
   end
 
@@ -166,7 +166,7 @@ RSpec.describe "Termbases" do
       expect([termbase, other].map { |one| one.entries.there.count }).to eq([0, 1])
       pair("hub", "mozzo", place: 1)
       expect(body["error"]).to include("code" => "termbase-read-only",
-        "message" => "“#{termbase.name}” is read only in this project; Brief says so.")
+        "message" => "“#{termbase.name}” is read-only in this project. You can change this in Brief.")
       expect([termbase, other].map { |one| one.entries.there.count }).to eq([0, 1])
     end
 
@@ -240,7 +240,7 @@ RSpec.describe "Termbases" do
       "#{header}<text><body>#{entries}</body></text></tbx>"
     post "/api/termbases/#{termbase.id}/exchange", params: { file: upload(tbx, "t.tbx") }
     expect(body["result"]["faults"].pluck("message")).to eq(
-      ["The id “c1” stands more than once; what it says was joined."]
+      ["The ID “c1” occurs more than once. Its entries were merged."]
     )
     expect(termbase.entries.sole.entry.terms.map(&:text)).to eq(["rim", "wheel rim"])
   end

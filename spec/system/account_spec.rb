@@ -8,17 +8,17 @@ RSpec.describe "Account" do
     click_link "Account"
     expect(faults).to eq([])
     fill_in "Name", with: "Ines C."
-    fill_in "Words an hour", with: "420"
-    click_button "Keep"
-    expect(page).to have_text("Kept.")
+    fill_in "Words per hour", with: "420"
+    click_button "Save"
+    expect(page).to have_text("Saved.")
     expect(user.reload).to have_attributes(name: "Ines C.", words_per_hour: 420)
 
-    fill_in "Password now", with: "wrong"
+    fill_in "Current password", with: "wrong"
     fill_in "New password", with: "a longer one"
-    click_button "Change the password"
-    expect(page).to have_text("The password you have now is another one.")
-    fill_in "Password now", with: "cargo-bicycle"
-    click_button "Change the password"
+    click_button "Change password"
+    expect(page).to have_text("The current password is not correct.")
+    fill_in "Current password", with: "cargo-bicycle"
+    click_button "Change password"
     expect(page).to have_text("The password is changed")
     SignIn.create!(user: user, token: "x", used_at: 1.hour.ago, address: "203.0.113.7",
       agent: "Mozilla/5.0 (Windows NT 10.0) Firefox/140.0")
@@ -36,7 +36,7 @@ RSpec.describe "Account" do
     project = make_project(user)
     project.update!(due_at: Time.zone.parse("2031-03-05 14:00"))
     sign_in(user, to: "/settings/account")
-    find("label", text: "Language of the interface").find("[role=combobox]").click
+    find("label", text: "Language").find("[role=combobox]").click
     find(".ant-select-item", text: "Italiano").click
     expect(page).to have_css("h1", text: "Account")
     expect(page).to have_link("Oggi")
@@ -49,29 +49,29 @@ RSpec.describe "Account" do
 
   it "takes a second factor, which is asked for when she signs in" do
     sign_in(user, to: "/settings/account")
-    fill_in "Password, for: Set up", with: "cargo-bicycle"
+    fill_in "Password, to Set up", with: "cargo-bicycle"
     click_button "Set up"
     expect(page).to have_css("img.factor-picture")
     expect(faults).to eq([])
     totp = ROTP::TOTP.new(find(".second-factor code").text)
-    fill_in "Code, for: Confirm", with: totp.now
+    fill_in "Code, to Confirm", with: totp.now
     click_button "Confirm"
     expect(page).to have_css(".recovery-codes li", count: 10)
     recovery = find(".recovery-codes li", match: :first).text
     expect(page).to have_text("10 recovery codes are left")
     click_button "Sign out everywhere"
-    fill_in "Mail address", with: user.email
+    fill_in "Email", with: user.email
     fill_in "Password", with: "cargo-bicycle"
     click_button "Sign in"
     expect(page).to have_text("say the code of your second factor")
     expect(faults).to eq([])
-    fill_in "Code of your second factor, or a recovery code", with: recovery
+    fill_in "Code from your authenticator app, or a recovery code", with: recovery
     click_button "Sign in"
     expect(page).to have_css(".today h1")
     visit "/settings/account"
-    fill_in "Password, for: Switch off", with: "cargo-bicycle"
+    fill_in "Password, to Switch off", with: "cargo-bicycle"
     expect(page).to have_button("Switch off", disabled: true)
-    fill_in "Code, for: Switch off", with: totp.at(30.seconds.from_now)
+    fill_in "Code, to Switch off", with: totp.at(30.seconds.from_now)
     click_button "Switch off"
     expect(page).to have_button("Set up", disabled: true)
     expect(user.reload).not_to be_second_factor
@@ -81,7 +81,7 @@ RSpec.describe "Account" do
     folder = Dir.mktmpdir
     allow(Backup).to receive(:folder).and_return(Pathname(folder))
     sign_in(user, to: "/settings/backups")
-    expect(page).to have_text("None was made yet.")
+    expect(page).to have_text("No backups yet.")
     expect(faults).to eq([])
     made = File.join(folder, "2026-11-20T03-00-00Z")
     FileUtils.mkdir_p(made)
@@ -99,13 +99,13 @@ RSpec.describe "Account" do
   it "sets a new password by the link of a forgotten one" do
     token = user.generate_token_for(:password_reset)
     visit "/"
-    fill_in "Mail address", with: user.email
-    click_button "Password forgotten"
+    fill_in "Email", with: user.email
+    click_button "Forgot password?"
     expect(page).to have_text("a link to set a new password is on its way")
     visit "/new-password/#{token}"
     expect(faults).to eq([])
     fill_in "New password", with: "a longer one"
-    click_button "Set it"
+    click_button "Set password"
     expect(page).to have_css(".today h1")
   end
 end

@@ -23,16 +23,16 @@ RSpec.describe "Translating ahead", :stand_in do
 
   it "looks what would come from where, writes it, and takes it back" do
     open_project
-    click_button "Translate ahead"
-    click_button "Look what would come from where"
-    expect(page).to have_css(".pretranslate-origins", text: "from memories, exact")
-    expect(page).to have_css(".pretranslate-origins tr", text: "left to you")
+    click_button "Pre-translate"
+    click_button "Preview"
+    expect(page).to have_css(".pretranslate-origins", text: "memories, exact match")
+    expect(page).to have_css(".pretranslate-origins tr", text: "not pre-translated")
     expect(targets).to eq(["", "", ""])
-    click_button "Write them"
-    expect(page).to have_text("This came from where.")
+    click_button "Pre-translate"
+    expect(page).to have_text("Pre-translated segments by origin")
     expect(targets.first).to eq("Controllare la catena.")
     expect(targets[1]).to eq("")
-    click_button "Take it back"
+    click_button "Undo"
     expect(page).to have_no_css(".pretranslate-origins")
     eventually { expect(targets).to eq(["", "", ""]) }
     expect(faults).to eq([])
@@ -40,21 +40,21 @@ RSpec.describe "Translating ahead", :stand_in do
 
   it "sets a service up, tries it, and offers what the machine gives below the matches" do
     visit "/settings/machine"
-    click_button "Add a service"
+    click_button "Add service"
     fill_in "Name", with: "Stand-in"
     fill_in "Address", with: "nowhere"
     fill_in "Key", with: WithStandIn::KEY
-    click_button "Keep"
-    expect(page).to have_text("“nowhere” is no address that a service can have.")
+    click_button "Save"
+    expect(page).to have_text("“nowhere” is not a valid service address. Enter an address that starts with https:// or http://.")
     fill_in "Address", with: stand_in("translate")
-    click_button "Keep"
-    click_button "Try it"
+    click_button "Save"
+    click_button "Test"
     expect(page).to have_text("codes came back in their places")
-    find("label", text: "switched on").click
+    find("label", text: "on").click
     eventually { expect(user.machine_services.active.count).to eq(1) }
     expect(faults).to eq([])
     open_project
-    expect(page).to have_css(".proposals li", text: "By machine: Stand-in")
+    expect(page).to have_css(".proposals li", text: "Machine translation: Stand-in")
     expect(page).to have_css(".proposals li:first-of-type", text: "Controllare la catena.")
     visit "/settings/machine"
     expect(page).to have_text("1 text, 16 characters")

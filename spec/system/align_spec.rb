@@ -65,14 +65,14 @@ RSpec.describe "Align" do
     type("Pell & Rook Ceramics")
     press(:enter)
     expect(page).to have_css(".in-place", text: "Pell & Rook Ceramics")
-    find(".in-place", text: "no subject").click
+    find(".in-place", text: "no subject field").click
     type("ceramics")
     press(:enter)
     expect(page).to have_css(".in-place", text: "ceramics")
-    find(".in-place", text: "a new memory").click
+    find(".in-place", text: "new memory").click
     type("Courses")
     press(:enter)
-    click_button "Put into the memory"
+    click_button "Add to memory"
     expect(page).to have_text(/go(es)? into “Courses”/)
     memory = Memory.uncached { user.memories.find_by(name: "Courses") }
     eventually { expect(memory.units.where(origin: "aligned").count).to be >= 3 }
@@ -107,7 +107,7 @@ RSpec.describe "Align" do
     eventually { expect(on_disk_beads.map(&:first)).to include(["Bring an apron."]) }
     press("x")
     eventually { expect(on_disk_beads.find { |bead| bead.first == ["Bring an apron."] }.last).to eq("left") }
-    expect(page).to have_css(".bead-card .acts", text: "Take in again")
+    expect(page).to have_css(".bead-card .acts", text: "Include again")
     click_button "Note: note"
     type("ask Ada")
     press(:enter)
@@ -116,7 +116,7 @@ RSpec.describe "Align" do
         Alignment.find(alignment.id).beads
       }.map { |bead| bead["note"] }).to include("ask Ada")
     }
-    click_button "one-sided"
+    click_button "without a counterpart"
     expect(page).to have_text(/nothing opposite|There is nothing of this kind/)
     expect(faults).to eq([])
   end

@@ -3,21 +3,21 @@ RSpec.describe "Around the work" do
   it "begins on an empty database with an account of her own" do
     visit "/"
     expect(faults).to eq([])
-    click_button "New here? Make an account."
+    click_button "New here? Create an account."
     fill_in "Your name", with: "Anneke Vos"
-    fill_in "Mail address", with: "anneke@vos.example"
+    fill_in "Email", with: "anneke@vos.example"
     fill_in "Password", with: "a long password"
-    click_button "Make an account"
-    expect(page).to have_css("h1", text: "Nothing to do yet")
+    click_button "Create account"
+    expect(page).to have_css("h1", text: "No projects yet")
     expect(page).to have_css("ol li", count: 3)
     expect(faults).to eq([])
     click_button "Your menu: Anneke Vos"
     click_button "Sign out"
     expect(page).to have_button("Sign in")
-    fill_in "Mail address", with: "anneke@vos.example"
+    fill_in "Email", with: "anneke@vos.example"
     fill_in "Password", with: "a wrong password"
     click_button "Sign in"
-    expect(page).to have_css("[role=alert]", text: "Mail address and password do not go together.")
+    expect(page).to have_css("[role=alert]", text: "The email or the password is not correct.")
   end
 
   it "shows what is due in order of time, and goes on with one key" do
@@ -28,7 +28,7 @@ RSpec.describe "Around the work" do
     sign_in(user)
     expect(all(".agenda h2").map(&:text)).to eq(%w[Late Soon])
     expect(find(".agenda li", text: "Late")).to have_css(".alarm", text: "overdue")
-    expect(page).to have_css(".go-on", text: "You were in Soon, segment 1 of 1")
+    expect(page).to have_css(".go-on", text: "You last worked in Soon, segment 1 of 1")
     press(:enter)
     expect(page).to have_css(".card .source", text: "Check the brakes.")
     expect(page).to have_current_path(%r{/projects/#{soon.id}/translate})
@@ -47,7 +47,7 @@ RSpec.describe "Around the work" do
     page.go_back
     expect(page).to have_css("h2", text: "Open items")
     visit "/projects/999999/brief"
-    expect(page).to have_css("[role=alert]", text: "This does not exist, or is not yours.")
+    expect(page).to have_css("[role=alert]", text: "This item does not exist, or you do not have access to it.")
     visit "/nowhere"
     expect(page).to have_css(".today")
   end

@@ -23,19 +23,19 @@ RSpec.describe "Brief" do
     drop(file("one.txt", "Check the brakes. Check the tyres."))
     expect(page).to have_css(".files .small", text: "Text · English · by sentence · options · 2 segments")
     first(".brief input[type=file]", visible: :all).set(file("two.docx", manual_docx))
-    expect(page).to have_text("2 files dropped, 2 to translate")
+    expect(page).to have_text("2 files, 2 to translate")
     find("[aria-label='Take out: one.txt']").click
-    expect(page).to have_text("1 file dropped, 1 to translate")
+    expect(page).to have_text("1 file, 1 to translate")
     expect(page).to have_no_css(".files .name", text: "one.txt")
-    click_button "Bring it back"
-    expect(page).to have_text("2 files dropped, 2 to translate")
+    click_button "Undo"
+    expect(page).to have_text("2 files, 2 to translate")
   end
 
   it "changes name, reference, subject and cutting in place, and keeps it all over a reload" do
     drop(file("one.txt", "Check the brakes. Check the tyres. Ride slowly."))
     change("Name", "Winter checks")
     change("Reference", "TRN-X1")
-    change("Subject", "Bicycles, leaflets")
+    change("Subject field", "Bicycles, leaflets")
     click_button "one.txt: by sentence"
     click_button "by paragraph"
     expect(page).to have_css(".files .small", text: "by paragraph · options · 1 segment")
@@ -76,8 +76,8 @@ RSpec.describe "Brief" do
     click_button "Move up"
     expect(page).to have_css(".stock li:nth-child(2) .name", text: "Second")
     click_button "First: learns when I deliver"
-    click_button "read only"
-    expect(page).to have_css(".stock li:nth-child(3)", text: "read only")
+    click_button "read-only"
+    expect(page).to have_css(".stock li:nth-child(3)", text: "read-only")
     expect(Project.last.attachments.map { |row| [row.memory.name, row.learns, row.read_only] }).to eq(
       [["Second", "deliver", false], ["First", "deliver", true]]
     )
@@ -99,7 +99,7 @@ RSpec.describe "Brief" do
     click_button "Put away: Left"
     expect(page).to have_no_css(".side-list")
     click_button "Your menu: Ines Calloway"
-    click_link "Put away"
+    click_link "Trash"
     expect(faults).to eq([])
     click_button "Bring back: Left"
     expect(page).to have_text("Nothing was thrown away")
@@ -110,21 +110,21 @@ RSpec.describe "Brief" do
   it "says what would stay out before it begins, and begins without it when told so" do
     drop(file("good.txt", "Check the brakes before you ride, and ride slowly in the rain."),
       file("broken.docx", manual_docx[0, 900]))
-    expect(page).to have_css(".files .alarm", text: "not taken: broken.docx is damaged")
+    expect(page).to have_css(".files .alarm", text: "Not imported: broken.docx is damaged")
     find("[aria-label^='Into:']").click
     type("it-it")
     press(:enter)
     expect(page).to have_css("[aria-label='Into: Italian, Italy']")
-    click_button "Begin the project"
+    click_button "Create project"
     expect(page).to have_css("[role=alert]", text: "This file would stay out: broken.docx")
     eventually do
-      expect(page.evaluate_script("document.activeElement.textContent")).to eq("Begin all the same")
+      expect(page.evaluate_script("document.activeElement.textContent")).to eq("Create anyway")
     end
     expect(faults).to eq([])
-    click_button "Not yet"
-    expect(page).to have_button("Begin the project")
-    click_button "Begin the project"
-    click_button "Begin all the same"
+    click_button "Cancel"
+    expect(page).to have_button("Create project")
+    click_button "Create project"
+    click_button "Create anyway"
     expect(page).to have_css(".card")
     expect(Project.last.documents.map(&:name)).to contain_exactly("good.txt", "broken.docx")
   end

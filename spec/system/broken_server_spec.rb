@@ -9,11 +9,11 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
 
   def sign_up
     visit OwnServer::SITE
-    click_button "New here? Make an account."
+    click_button "New here? Create an account."
     fill_in "Your name", with: "Ines Calloway"
-    fill_in "Mail address", with: "ines@calloway.example"
+    fill_in "Email", with: "ines@calloway.example"
     fill_in "Password", with: "cargo-bicycle"
-    click_button "Make an account"
+    click_button "Create account"
     expect(page).to have_css(".today h1")
   end
 
@@ -25,7 +25,7 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
     type("italian, it")
     press(:enter)
     expect(page).to have_css("[aria-label='Into: Italian, Italy']")
-    click_button "Begin the project"
+    click_button "Create project"
     expect(card).to have_css(".source", text: "Check the brakes")
   end
 

@@ -31,7 +31,7 @@ RSpec.describe "Check" do
     click_button "must fix 0"
     expect(page).to have_css(".findings > li", count: 0)
     click_button "everything 3"
-    click_button "by kind"
+    click_button "by type"
     expect(page).to have_css(".findings .heading h2", text: "letters and words")
     walk_to(1)
     press(:alt, "g")
@@ -42,9 +42,9 @@ RSpec.describe "Check" do
     visit "/projects/#{project.id}/translate##{segments[1].id}"
     expect(page).to have_css(".card .foot", text: "have a look: “la” stands there twice.")
     find("[role=tab]", text: "Findings").click
-    expect(page).to have_css(".segment-findings li", text: "“la” stands there twice.")
-    click_button "Put right"
-    expect(page).to have_text("Nothing to find in this segment.")
+    expect(page).to have_css(".segment-findings li", text: "“la” is repeated.")
+    click_button "Apply fix"
+    expect(page).to have_text("No findings in this segment.")
     expect(written).to eq("Oliare la catena.")
   end
 
@@ -52,15 +52,15 @@ RSpec.describe "Check" do
     visit "/projects/#{project.id}/translate##{segments[3].id}"
     expect(page).to have_css(".pair .found-mark.must-fix", count: 1)
     expect(page).to have_css(".pair .found-mark.look", count: 2)
-    click_button "Narrow the text"
-    find(".filter label", text: "with something that must be fixed").click
+    click_button "Filter segments"
+    find(".filter label", text: "with “must fix” findings").click
     expect(page).to have_button("Narrow the text: with something that must be fixed")
     press(:escape)
     expect(page).to have_no_css(".filter")
     expect(page).to have_css(".row", count: 1, text: "It weighs 12 kg.")
     find(".row .pair").click
     press(:control, :enter)
-    expect(page).to have_text("Segment 1 is kept, but: 12 became 13.")
+    expect(page).to have_text("Segment 1 is saved with a warning: 12 became 13.")
   end
 
   it "puts right by key, or all that is certain, each with a way back" do
@@ -71,7 +71,7 @@ RSpec.describe "Check" do
     eventually { expect(on_disk(segments[1]).target).to eq("Oliare la catena.") }
     click_button "Undo"
     expect(page).to have_css(".findings > li", count: 3)
-    click_button "Put right what is certain (2)"
+    click_button "Apply all safe fixes (2)"
     expect(page).to have_css(".findings > li", count: 1)
     eventually do
       expect(on_disk(segments[2])).to have_attributes(target: "Fermarsi subito.", state: "translated")
@@ -111,7 +111,7 @@ RSpec.describe "Check" do
     click_button "let stand 1"
     expect(page).to have_css(".findings > li", text: "let stand here by #{user.name}")
     expect(page).to have_css(".findings > li", text: "as the client printed it")
-    click_button "Look at it again"
+    click_button "Reopen finding"
     expect(page).to have_css(".findings > li", count: 0)
     click_button "everything 3"
     expect(page).to have_css(".findings > li", count: 3)
@@ -131,7 +131,7 @@ RSpec.describe "Check" do
     two.reload.confirm("Lubrificare la catena.", origin: { "kind" => "typed" }, by: user)
     visit "/projects/#{other.id}/check"
     expect(page).to have_css(".findings > li", count: 2, text: "Translated otherwise at")
-    first(:button, "use this there").click
+    first(:button, "Use this translation there").click
     expect(page).to have_css(".findings > li", count: 0)
     expect(on_disk(two)).to have_attributes(target: "Oliare la catena.", state: "translated")
     click_button "Undo"
@@ -142,8 +142,8 @@ RSpec.describe "Check" do
     segments[3].reload.confirm("Montare il xyzzy e la catenna.", origin: { "kind" => "typed" }, by: user)
     visit "/projects/#{project.id}/check/words"
     expect(page).to have_text("2 words in 2 places")
-    find(".misspelt-words > li", text: /\Axyzzy/).click_button("one of my words")
-    expect(page).to have_text("One word in one place")
+    find(".misspelt-words > li", text: /\Axyzzy/).click_button("Add to my words")
+    expect(page).to have_text("1 word in one place")
     find(".misspelt-words .word", text: "catenna").click
     expect(page).to have_css(".correcting .suggestion")
     expect(faults).to eq([])
@@ -171,37 +171,37 @@ RSpec.describe "Check" do
   end
 
   it "keeps a profile with a rule of her own, tried as she types" do
-    click_link "the usual checks"
-    expect(page).to have_text("These are the usual checks.")
-    click_button "Add a check"
+    click_link "default checks"
+    expect(page).to have_text("Default checks")
+    click_button "Add check"
     fill_in "Name", with: "Infinitive"
-    fill_in "Expression for the target", with: "^Ferm"
-    fill_in "What it says", with: "not so"
-    expect(page).to have_text("It finds one place in this project.")
-    fill_in "A translation", with: "Fermarsi"
-    expect(page).to have_text("It finds something here.")
+    fill_in "Target expression", with: "^Ferm"
+    fill_in "Message", with: "not so"
+    expect(page).to have_text("1 finding in this project.")
+    fill_in "Target", with: "Fermarsi"
+    expect(page).to have_text("Finding in this text.")
     expect(faults).to eq([])
-    fill_in "Expression for the target", with: "("
+    fill_in "Target expression", with: "("
     expect(page).to have_css("[role=alert]", text: "expression that cannot be one")
-    fill_in "Expression for the target", with: "^Ferm"
-    click_button "Keep for this project"
-    expect(page).to have_text("This project has a profile of its own.")
+    fill_in "Target expression", with: "^Ferm"
+    click_button "Save for this project"
+    expect(page).to have_text("Profile of this project")
     click_link "Findings"
     expect(page).to have_css(".findings > li", text: "Infinitive: not so")
-    expect(page).to have_link("this project’s profile")
+    expect(page).to have_link("project profile")
   end
 
   it "prints what is open and what stands, and Deliver asks for it" do
-    click_link "print"
+    click_link "Print"
     expect(page).to have_css(".check-report li", count: 3)
     expect(faults).to eq([])
     visit "/projects/#{project.id}/deliver"
-    expect(page).to have_text("One segment holds something that must be fixed")
+    expect(page).to have_text("1 segment has “must fix” findings")
     expect(faults).to eq([])
     find("summary", text: "Message to the client").click
     fill_in "Message to the client", with: "Here it is."
-    click_button "Deliver all the same"
-    expect(page).to have_text("checked: 1 must fix, 2 have a look, 0 let stand")
+    click_button "Deliver anyway"
+    expect(page).to have_text("Check: 1 must fix, 2 have a look, 0 let stand")
     expect(page).to have_css("h2", text: "Since delivery 1")
     expect(project.deliveries.first.message).to eq("Here it is.")
     segments[3].reload.confirm("Fissare il portapacchi.", origin: { "kind" => "typed" }, by: user)

@@ -58,7 +58,7 @@ RSpec.describe "Completion" do
 
   it "opens the list by itself after two letters where she likes it so, and draws from what she lets it" do
     open_project
-    click_button "ways of working"
+    click_button "Translation settings"
     way "list after two letters"
     eventually { expect(user.reload.preferences["completion"]).to eq("list") }
     press(:escape)
@@ -69,8 +69,8 @@ RSpec.describe "Completion" do
     expect(page).to have_css(".offers li", minimum: 1)
     type("n l")
     expect(page).to have_no_css(".offers")
-    click_button "ways of working"
-    way "what memories taught"
+    click_button "Translation settings"
+    way "memories"
     eventually { expect(user.reload.preferences["completion_without"]).to eq(["memories"]) }
     way "off"
     press(:escape)
@@ -116,7 +116,7 @@ RSpec.describe "Completion" do
     type(" la catena")
     segment = coded.segments.first
     eventually { expect(on_disk(segment).target).to eq("{1}Attenzione:{/1} la catena") }
-    click_button "ways of working"
+    click_button "Translation settings"
     way "inline codes"
     eventually { expect(user.reload.preferences["completion_without"]).to eq(["codes"]) }
   end
@@ -139,7 +139,7 @@ RSpec.describe "Completion" do
     expect(page).to have_css(".card", text: "Fit the Wren")
     type("Contr")
     press(:alt, "o")
-    expect(page).to have_text("Nothing is known that may follow here.")
+    expect(page).to have_text("No completions here.")
     perform_enqueued_jobs { LearnMemoryJob.perform_later(memory) }
     eventually(20) do
       press(:alt, "o")

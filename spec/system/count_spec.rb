@@ -31,22 +31,22 @@ RSpec.describe "Counting and quoting" do
 
   it "sets a client up, counts three files, lays counts side by side, and makes a quote that adds up" do
     sign_in(user, to: "/clients")
-    fill_in "Name of a new client", with: "Tarnholt Cargo Cycles"
+    fill_in "New client name", with: "Tarnholt Cargo Cycles"
     click_button "Add"
     in_place("Subject fields", "Bicycles")
     expect(page).to have_css("[aria-label='Subject fields: Bicycles']")
-    click_button "Add rates for two languages"
-    { "From" => "english, united kingdom", "Into" => "italian, italy" }.each do |label, language|
+    click_button "Add rates for a language pair"
+    { "Source language" => "english, united kingdom", "Target language" => "italian, italy" }.each do |label, language|
       find(".rate-form label", text: /\A#{label}\z/).click
       type(language)
       press(:enter)
     end
     fill_in "Rate", with: "cheap"
-    click_button "Keep these rates"
-    expect(page).to have_text("“cheap” is not an amount such as 0.12.")
+    click_button "Save rates"
+    expect(page).to have_text("“cheap” is not an amount. Enter it like this: 0.12.")
     fill_in "Rate", with: "0.12"
-    fill_in "Minimum", with: "1"
-    click_button "Keep these rates"
+    fill_in "Minimum fee", with: "1"
+    click_button "Save rates"
     expect(page).to have_css(".rate-card", text: "0.12 a word")
 
     visit "/"
@@ -64,23 +64,23 @@ RSpec.describe "Counting and quoting" do
     expect(page).to have_css(".stock .name", text: "Tarnholt, delivered")
 
     click_link "Count"
-    click_button "count again"
+    click_button "Count again"
     expect(page).to have_css(".report-head", text: "against 1 memory")
-    click_button "without memories beside it"
+    click_button "Compare without memories"
     expect(page).to have_css(".bars .bar", count: 2)
-    row = find(".bands tr", text: "exact")
+    row = find(".bands tr", text: "exact match")
     expect(row.all("td").map(&:text)).to eq(["8", "2", "10 %", "0.8", "+8"])
     expect(page).to have_css(".counted-files li", count: 3)
     expect(faults).to eq([])
 
     price = find(".quote-card .price").text
     in_place("Weight of new", "150")
-    expect(page).to have_text("“150” is not between 0 and 100 %.")
+    expect(page).to have_text("“150” is not a percentage from 0 to 100.")
     press(:escape)
     in_place("Weight of new", "50")
     expect(page).to have_no_css(".quote-card .price", text: price, exact_text: true)
     shown = find(".quote-card .price").text[/[\d.]+/]
-    click_button "Keep as a quote"
+    click_button "Save as quote"
     expect(page).to have_css(".quote-list li", text: "open")
     quote = user.quotes.sole
     expect(quote.figures["total"]).to eq(shown)
@@ -115,21 +115,21 @@ RSpec.describe "Counting and quoting" do
   it "counts files dropped for a moment, says what is wrong with one, and makes a project of them" do
     damaged = File.join(folder, "broken.docx").tap { |path| File.binwrite(path, "PK\x03\x04 no more") }
     sign_in(user, to: "/")
-    expect(page).to have_css("h1", text: "Nothing to do yet")
-    click_link "Only count files"
+    expect(page).to have_css("h1", text: "No projects yet")
+    click_link "Quick count"
     find("input[type=file]", visible: :all).set([files.first, damaged])
     expect(page).to have_css(".quick-files .alarm", text: "broken.docx is damaged")
     click_button "Count"
     expect(page).to have_css(".report-head h1", text: "as much work as")
     expect(Report.kept).to be_empty
-    click_button "Keep this count"
-    fill_in "Name of the count", with: "For Femke"
+    click_button "Save count"
+    fill_in "Count name", with: "For Femke"
     find(".keep-as button").click
-    expect(page).to have_css(".report-head", text: "kept")
+    expect(page).to have_css(".report-head", text: "saved")
     visit "/count"
     expect(page).to have_css(".counts-kept", text: "For Femke")
     click_link "For Femke"
-    click_button "Make it a project"
+    click_button "Create project"
     expect(page).to have_css(".files .name", text: "manual.txt")
   end
 
@@ -142,7 +142,7 @@ RSpec.describe "Counting and quoting" do
     expect(page).to have_css("[aria-label='Subject: Bicycles']")
     all("input[type=file]", visible: :all).first.set(files.first)
     expect(page).to have_css(".files .name", text: "manual.txt")
-    click_button "Begin the project"
+    click_button "Create project"
     expect(page).to have_css(".card .source", text: "Check the straps again.")
   end
 
@@ -160,7 +160,7 @@ RSpec.describe "Counting and quoting" do
     expect(find(".quote-card")).to have_css("[aria-label^='Rush fee: none']")
     project.update!(due_at: 2.minutes.from_now)
     visit current_path
-    click_button "Add the rush fee of 40 %"
+    click_button "Add rush fee of 40 %"
     expect(page).to have_no_css(".quote-card .price", exact_text: price)
     expect(page).to have_no_css(".proposed-rush")
   end

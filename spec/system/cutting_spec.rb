@@ -14,23 +14,23 @@ RSpec.describe "Cutting" do
     expect(page).to have_css(".files .small", text: "7 segments")
     click_button "options: prices.xlsx"
     within("[role=dialog]") do
-      expect(find("label", text: "hidden sheets")).to have_unchecked_field(visible: :all)
-      find("label", text: "names of sheets no formula uses").click
-      fill_in "Only these ranges", with: "A2:A9"
+      expect(find("label", text: "Hidden sheets")).to have_unchecked_field(visible: :all)
+      find("label", text: "Sheet names not used in formulas").click
+      fill_in "Cell ranges", with: "A2:A9"
       expect(faults).to eq([])
-      click_button "Read the file this way"
+      click_button "Read file with these options"
     end
     expect(page).to have_css(".files .small", text: "2 options changed · 4 segments")
     click_button "options: prices.xlsx"
-    fill_in "Only these ranges", with: "from here to there"
-    click_button "Read the file this way"
+    fill_in "Cell ranges", with: "from here to there"
+    click_button "Read file with these options"
     expect(page).to have_css(
       ".files .alarm",
-      text: "not taken: prices.xlsx: “from here to there” is not a range"
+      text: "Not imported: prices.xlsx: “from here to there” is not a range"
     )
     click_button "options: prices.xlsx"
-    find_field("Only these ranges").set("", clear: :backspace)
-    click_button "Read the file this way"
+    find_field("Cell ranges").set("", clear: :backspace)
+    click_button "Read file with these options"
     expect(page).to have_css(".files .small", text: "1 option changed · 6 segments")
   end
 
@@ -39,40 +39,40 @@ RSpec.describe "Cutting" do
     document = project.documents.first
     document.segments.find_by(source: "Then go.").confirm("Poi via.", origin: { "kind" => "typed" }, by: user)
     sign_in(user, to: "/projects/#{project.id}/brief")
-    click_link "How sentences are cut"
-    expect(page).to have_text("These are the rules that come with Glossema.")
+    click_link "Segmentation rules"
+    expect(page).to have_text("Default rules of Glossema.")
     expect(page).to have_css(".cut-text li", text: "Load approx. Half the box.")
-    expect(page).to have_button("Keep for this project", disabled: true)
+    expect(page).to have_button("Save for this project", disabled: true)
     expect(faults).to eq([])
 
     field = all(".rule-list textarea").find { |one| one.value.include?("approx") }
     field.set(field.value.sub("approx ", ""))
     expect(page).to have_css(".cut-text li.changed", text: "Half the box.")
     expect(page).to have_css(".cut-text li:not(.changed)", text: "Then go.")
-    fill_in "Text to try the rules on", with: "See approx. Five. And go."
+    fill_in "Test text", with: "See approx. Five. And go."
     expect(page).to have_css(".cut-text li.changed", text: "Five.")
     expect(sources(document).first).to eq("Load approx. Half the box.")
-    click_button "Keep for this project"
-    expect(page).to have_text("These are this project’s own rules.", wait: 25)
+    click_button "Save for this project"
+    expect(page).to have_text("Rules of this project.", wait: 25)
     eventually { expect(sources(document).first(3)).to eq(["Load approx.", "Half the box.", "Then go."]) }
     expect(document.segments.find_by(source: "Then go.")).to have_attributes(
       target: "Poi via.",
       state: "translated"
     )
 
-    click_button "Add a rule"
+    click_button "Add rule"
     find("[aria-label='What stands before, rule 1']").set("(")
     expect(page).to have_css("[role=alert]", text: "The rule “(” is not a regular expression")
-    expect(page).to have_button("Keep for this project", disabled: true)
-    click_button "Remove rule 1"
-    click_button "Back to the rules for all projects"
-    expect(page).to have_text("These are the rules that come with Glossema.")
+    expect(page).to have_button("Save for this project", disabled: true)
+    click_button "Delete rule 1"
+    click_button "Reset to the rules for all projects"
+    expect(page).to have_text("Default rules of Glossema.")
     eventually { expect(sources(document).first).to eq("Load approx. Half the box.") }
     find("input[type=file]", visible: :all).set(
       file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml)
     )
     expect(page).to have_text("1 translated segment has no place of its own any more", wait: 25)
-    click_button "Cut anew"
+    click_button "Segment again"
     eventually { expect(sources(document).first).to eq("Load approx. Half the box. Then go.") }
   end
 
@@ -108,7 +108,7 @@ RSpec.describe "Cutting" do
     expect(page).to have_css(".card .source", text: "Mind the qty.")
     press(:alt, "j")
     expect(page).to have_css(".card .source", text: "Mind the qty. Ten is enough.")
-    click_button "Never split after “qty.”"
+    click_button "Add no-break rule after “qty.”"
     eventually do
       expect(
         Rules.new(project.reload).srx.to_h.find { |group| group["name"] == "English" }["rules"].first
@@ -118,7 +118,7 @@ RSpec.describe "Cutting" do
     expect(page).to have_css(".card .source", text: "Done.")
     press(:alt, "j")
     expect(page).to have_text(
-      "The next segment stands in another paragraph, cell or entry and cannot be joined to this one."
+      "The segments were not joined. The next segment is in another paragraph, cell or entry."
     )
     expect(sources(document)).to eq(
       ["Use two red straps.", "Mind the qty. Ten is enough.", "Done.", "Next one."]
@@ -163,23 +163,23 @@ RSpec.describe "Cutting" do
     expect(page).to have_css(".version", text: "leaflet-2.txt would change the text like this:")
     expect(all(".version li").map(&:text)).to eq(
       [
-        "2 segments stay as they are (7 words), with their translation and history",
-        "1 has changed (6 words): the old translation comes as a draft, with the change marked",
-        "1 is new (3 words)",
-        "1 is gone, 1 of it translated"
+        "2 segments unchanged (7 words), with their translations and history",
+        "1 segment changed (6 words): the old translation becomes a draft, with differences marked",
+        "1 segment new (3 words)",
+        "1 segment removed, 1 translated"
       ]
     )
     expect(faults).to eq([])
     expect(project.reload.documents.map(&:name)).to eq(["leaflet.txt"])
-    click_button "Take it in"
+    click_button "Update file"
     expect(page).to have_css(".files .name", text: "leaflet-2.txt")
     click_link "Translate", match: :first
     expect(page).to have_css(".card .source", text: "Check the blue brake lever twice.")
-    expect(card).to have_css(".foot", text: "from before the text changed")
+    expect(card).to have_css(".foot", text: "from before the source changed")
     expect(card).to have_css(".proposals ins", text: "blue").and have_css(".proposals del", text: "red")
     expect(editor).to have_text("IT Check the red brake lever twice.")
     click_link "Brief"
-    click_button "put the old version back"
+    click_button "Restore previous version"
     expect(page).to have_css(".files .name", exact_text: "leaflet.txt")
     expect(project.reload.segments.pluck(:state).uniq).to eq(["translated"])
   end
@@ -190,12 +190,12 @@ RSpec.describe "Cutting" do
     ]
     sign_in(user)
     find("input[type=file]", visible: :all).set(names.map { |name| File.expand_path("demo/formats/#{name}") })
-    expect(page).to have_text("10 files dropped, 10 to translate", wait: 30)
+    expect(page).to have_text("10 files, 10 to translate", wait: 30)
     find("[aria-label^='Into:']").click
     find("input[aria-label='Into']").set("it-IT").send_keys(:enter)
     expect(page).to have_css("[aria-label='Into: Italian, Italy']")
-    expect(page).to have_button("Begin the project", disabled: false)
-    click_button "Begin the project"
+    expect(page).to have_button("Create project", disabled: false)
+    click_button "Create project"
     expect(page).to have_css(".card", wait: 15)
     project = Project.last
     project.segments.each do |segment|
@@ -203,13 +203,13 @@ RSpec.describe "Cutting" do
     end
     visit "/projects/#{project.id}/deliver"
     # Pseudo-words are in no dictionary.
-    click_button "Deliver all the same"
+    click_button "Deliver anyway"
     expect(page).to have_css("b", text: "prices_it-IT.xlsx", wait: 20)
     files = project.deliveries.last.files
     expect(files.map { |one| [one.name, one.proof["differences"]] }).to match_array(
       names.map { |name| ["#{File.basename(name, ".*")}_it-IT#{File.extname(name)}", []] }
     )
-    click_link "All as ZIP"
+    click_link "Download all (ZIP)"
     path = nil
     eventually { expect(path = Dir[File.join(Browsing::DOWNLOADS, "*.zip")].first).not_to be_nil }
     expect(

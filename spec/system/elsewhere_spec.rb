@@ -24,18 +24,18 @@ RSpec.describe "Other servers", :stand_in do
     stub_const("RemoteSource::WHILE_TYPING", 1)
     sign_in(user)
     click_link "Memories"
-    click_button "Attach a memory on another server"
-    fill_in "Address of the server", with: address
-    fill_in "Key, if it asks for one", with: "wrong"
-    click_button "Ask what it has"
+    click_button "Connect a memory on another server"
+    fill_in "Server address", with: address
+    fill_in "Access key (if required)", with: "wrong"
+    click_button "Connect"
     expect(page).to have_text("127.0.0.1 does not accept the key.")
-    fill_in "Key, if it asks for one", with: WithStandIn::KEY
-    click_button "Ask what it has"
+    fill_in "Access key (if required)", with: WithStandIn::KEY
+    click_button "Connect"
     expect(page).to have_css(".held-there li", text: "English → Italian · 55 units · to read")
     expect(faults).to eq([])
     click_button "Attach it: Open sentences, English and Italian"
     click_link "Open sentences, English and Italian"
-    fill_in "Look up words there", with: "helmet"
+    fill_in "Search on the server", with: "helmet"
     expect(page).to have_css(".hits li", text: "Indossare sempre il casco.")
     expect(faults).to eq([])
 
@@ -62,22 +62,22 @@ RSpec.describe "Other servers", :stand_in do
     eventually { expect(project.segments.order(:position).pluck(:target).last).to eq("Scritto 2") }
     anew({})
     find(".tablist, .companion", match: :first).click_button("Search")
-    fill_in "Words to look up", with: "battery"
+    fill_in "Search text", with: "battery"
     expect(page).to have_css(".hits li", text: "Non aprire la batteria.")
   end
 
   it "reach hers by a key that is shown once and can be withdrawn" do
     memory = make_memory(user, [["Load the box.", "Caricare la cassa."]], name: "Bicycles")
     sign_in(user, to: "/memories/#{memory.id}")
-    click_button "Make a key for another server"
-    fill_in "Whom or what it is for", with: "Anneke’s office"
+    click_button "Create access key"
+    fill_in "Name of the person or server", with: "Anneke’s office"
     expect(faults).to eq([])
     network(offline: true)
-    click_button "Make the key"
+    click_button "Create key"
     expect(page).to have_css(".ant-message-error")
-    expect(page).to have_field("Whom or what it is for", with: "Anneke’s office")
+    expect(page).to have_field("Name of the person or server", with: "Anneke’s office")
     network(offline: false)
-    click_button "Make the key"
+    click_button "Create key"
     key = find(".made-key code", match: :first).text
     server = find_all(".made-key code").last.text
     speaker = RemoteSource::Speaker.new(server, key)
@@ -96,10 +96,10 @@ RSpec.describe "Other servers", :stand_in do
     server = WithStandIn.agency
     client = user.clients.create!(name: "Harbour Lane")
     sign_in(user, to: "/clients/#{client.id}")
-    click_button "Add a server that offers projects"
-    fill_in "Address of the server", with: server
-    fill_in "Key", with: WithStandIn::KEY
-    click_button "Add it"
+    click_button "Add server with projects"
+    fill_in "Server address", with: server
+    fill_in "Access key", with: WithStandIn::KEY
+    click_button "Add server"
     expect(page).to have_css(".servers", text: "Harbour Lane Translations")
     expect(faults).to eq([])
     click_link "Today"
@@ -108,7 +108,7 @@ RSpec.describe "Other servers", :stand_in do
     click_button "Open it: Boarding with bicycles"
     expect(page).to have_text("what you deliver goes straight there")
     expect(page).to have_css(".stock li", text: "on Harbour Lane Translations")
-    click_button "Begin the project"
+    click_button "Create project"
     expect(page).to have_css(".card .term-pairs, .pair")
     open_segment("Be at the quay")
     expect(page).to have_css(".card .term-pairs", text: "molo")
@@ -117,10 +117,10 @@ RSpec.describe "Other servers", :stand_in do
     press(:control, :enter)
     click_link "Deliver"
     tell(server, "behaviour", fail: 503)
-    click_button "Deliver all the same"
+    click_button "Deliver anyway"
     expect(page).to have_text("On its way to the client’s server. 127.0.0.1 gave no answer")
     tell(server, "behaviour", {})
-    click_button "Send it again"
+    click_button "Send again"
     expect(page).to have_text("receipt HL-0001, 2 files")
     delivered = JSON.parse(Net::HTTP.get(URI("#{server}/delivered")))
     expect(delivered.map { |one| one["times"] }).to eq([1])

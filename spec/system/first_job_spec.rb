@@ -31,7 +31,7 @@ RSpec.describe "The first job" do
     expect(faults).to eq([])
     find("input[type=file]", visible: :all).set(file)
     expect(page).to have_css(".files .name", text: "owners-manual.docx")
-    expect(page).to have_css(".sum .figures", text: "words, of which")
+    expect(page).to have_css(".sum .figures", text: "words, including")
     find("[aria-label^='Into:']").click
     type("italian, it")
     press(:enter)
@@ -44,7 +44,7 @@ RSpec.describe "The first job" do
     find(".ant-select-item-option", text: "Tarnholt, delivered").click
     expect(page).to have_css(".stock .name", text: "Tarnholt, delivered")
     expect(faults).to eq([])
-    click_button "Begin the project"
+    click_button "Create project"
 
     # A sentence with codes: typed, the pair wrapped around a selection by key.
     expect(card).to have_css(".source", text: "The rear deck carries up to")
@@ -60,7 +60,7 @@ RSpec.describe "The first job" do
     expect(card).to have_css(".source", text: "Check the straps again.")
     type("Ricontrollare le cinghie.")
     press(:control, :enter)
-    expect(page).to have_text("1 repeat filled.")
+    expect(page).to have_text("1 repetition filled in.")
     # At once: it would go away by itself.
     expect(page.text).not_to include("was changed elsewhere")
 
@@ -78,7 +78,7 @@ RSpec.describe "The first job" do
     press(:control, :enter)
 
     # The repeat waits as a draft, marked, and is confirmed in passing.
-    expect(card).to have_css(".foot", text: "repeated")
+    expect(card).to have_css(".foot", text: "repetition")
     expect(editor).to have_text("Ricontrollare le cinghie.")
     expect(faults).to eq([])
     press(:control, :enter)
@@ -86,10 +86,10 @@ RSpec.describe "The first job" do
     expect(page).to have_css(".top .amount", text: /(\d+) of \1 words/)
 
     click_link "Deliver"
-    expect(page).to have_text("Everything is translated.")
+    expect(page).to have_text("All segments are translated.")
     expect(faults).to eq([])
-    click_button "Write and prove the files"
-    expect(page).to have_text("proved: 4 segments, 1 codes, every one in its place")
+    click_button "Deliver files"
+    expect(page).to have_text("Proof: 4 segments, 1 codes, all in place")
     expect(page).to have_css("b", text: "owners-manual_it-IT.docx")
     click_link "Download"
     path = File.join(Browsing::DOWNLOADS, "owners-manual_it-IT.docx")
@@ -123,10 +123,10 @@ RSpec.describe "The first job" do
     find("input[type=file]", visible: :all).set([file, locked])
     expect(page).to have_css(
       ".alarm",
-      text: "not taken: warranty.docx is locked with a password. Ask for one without, and drop it here."
+      text: "Not imported: warranty.docx is protected with a password. Ask for a copy without one."
     )
-    expect(page).to have_text("2 files dropped, 1 to translate")
-    click_button "Begin the project"
-    expect(page).to have_text("Say which language to translate into.")
+    expect(page).to have_text("2 files, 1 to translate")
+    click_button "Create project"
+    expect(page).to have_text("The project was not created. Choose the target language.")
   end
 end

@@ -13,7 +13,7 @@ RSpec.describe "Guide" do
     expect(page).to have_css("kbd", text: "Alt Shift Q").and have_css("kbd", text: "Tab")
     expect(page).to have_css("[aria-current=page]", text: "Translate")
     fill_in "Search the guide", with: "no such thing"
-    expect(page).to have_text("The guide says nothing of this.")
+    expect(page).to have_text("No results in the guide.")
     fill_in "Search the guide", with: "doubtful walks"
     click_link "See what is doubtful"
     expect(page).to have_css("article h1", text: "Align")
@@ -31,7 +31,7 @@ RSpec.describe "Guide" do
     user.prefer("tour" => ["/", *stages])
     sign_in(user)
     expect(page).to have_text("Is this your first look?")
-    click_button "Look round"
+    click_button "Start tour"
     expect(page).to have_css(".tour h2", text: "Today 1 / 5")
     { "Brief" => ".brief", "Translate" => ".card", "Check" => "main h1", "Deliver" => "main h1" }
       .each_with_index do |(name, shown), index|
@@ -42,7 +42,7 @@ RSpec.describe "Guide" do
     expect(faults).to eq([])
     page.refresh
     click_button "Back"
-    click_button "Enough"
+    click_button "End tour"
     expect(page).to have_no_css(".tour")
     click_link "Glossema"
     click_button "Not now"

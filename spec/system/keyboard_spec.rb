@@ -65,7 +65,7 @@ RSpec.describe "Keyboard" do
     expect(page).to have_css(".stock .name", text: "First")
     opens("First:", /learns when I deliver/)
     press(:control, "k")
-    eventually { expect(focus).to eq("Type a command or a project") }
+    eventually { expect(focus).to eq("Search commands, projects, clients, memories and help") }
     press(:escape)
     eventually { expect(focus).to start_with("First:") }
 
@@ -86,7 +86,7 @@ RSpec.describe "Keyboard" do
     press(:escape)
     expect(page).to have_no_css(".options")
 
-    palette("Begin the project")
+    palette("Create project")
     expect(page).to have_css(".card")
     palette("matches are shown from: 70")
     eventually { expect(user.reload.preferences["floor"]).to eq(70) }

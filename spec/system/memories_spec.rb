@@ -24,7 +24,7 @@ RSpec.describe "Memories" do
     find("[aria-label^='Into:']").click
     type("it-it")
     press(:enter)
-    click_button "Make it"
+    click_button "Create memory"
     expect(page).to have_css("h2", text: "Life’s work")
     expect(faults).to eq([])
 
@@ -42,7 +42,7 @@ RSpec.describe "Memories" do
     within("[role=dialog]") do
       find("label", text: "the newer one takes the place").click
       expect(faults).to eq([])
-      click_button "Bring in"
+      click_button "Import"
     end
     expect(page).to have_css(".memory-line", text: "2 units")
     click_link "Life’s work"
@@ -79,26 +79,26 @@ RSpec.describe "Memories" do
     sign_in(user, to: "/memories/#{memory.id}")
     expect(page).to have_css(".unit", count: 4)
     expect(faults).to eq([])
-    fill_in "Search for words in source and target", with: "cinghi"
+    fill_in "Search source and target", with: "cinghi"
     expect(page).to have_css(".unit", count: 1)
     click_button "Edit: Check the straps."
-    fill_in "in the target", with: "Verificare le cinghie."
+    fill_in "target", with: "Verificare le cinghie."
     press(:control, :enter)
     expect(page).to have_css(".unit", text: "Verificare le cinghie.")
     click_button "Undo"
     expect(page).to have_css(".unit", text: "Controllare le cinghie.")
-    find_field("Search for words in source and target").set("", clear: :backspace)
-    find(".facets button", text: "one source, several targets").click
+    find_field("Search source and target").set("", clear: :backspace)
+    find(".facets button", text: "same source, different translations").click
     expect(page).to have_css(".unit", count: 2)
     expect(page).to have_css(".unit.twin mark")
-    find(".facets button", text: "one source, several targets").click
+    find(".facets button", text: "same source, different translations").click
     expect(page).to have_css(".unit", count: 4)
     find(".facets button", text: "Pell & Rook").click
     expect(page).to have_css(".unit", count: 1)
     find("input[aria-label='Choose: Ask your dealer.']", visible: :all).click
-    click_button "delete"
+    click_button "Delete"
     expect(page).to have_text("1 unit deleted")
-    expect(page).to have_text("No unit fits.")
+    expect(page).to have_text("No units found.")
     expect(memory.units.count).to eq(3)
     click_button "Undo"
     expect(page).to have_css(".unit", count: 1)
@@ -126,20 +126,20 @@ RSpec.describe "Memories" do
           )
         end
     attach_file("Bring units in: Tarnholt, delivered", table, make_visible: true)
-    expect(column("The source stands in column")).to have_text("C · English")
-    expect(column("the translation in column")).to have_text("B · italiano")
+    expect(column("Source column")).to have_text("C · English")
+    expect(column("Target column")).to have_text("B · italiano")
     expect(page).to have_css(".table-look td.used", text: "Oil the chain.")
     expect(faults).to eq([])
-    choose_column "the translation in column", "–"
-    expect(page).to have_button("Bring in", disabled: true)
-    choose_column "the translation in column", "B · italiano"
-    click_button "Bring in"
+    choose_column "Target column", "–"
+    expect(page).to have_button("Import", disabled: true)
+    choose_column "Target column", "B · italiano"
+    click_button "Import"
     expect(page).to have_css(".unit", text: "Serrare i bulloni.")
     expect(memory.units.find_by(source: "Oil the chain.").target).to eq("Oliare la catena.")
     broken = Rails.root.join("tmp/broken.tmx").tap { |path| path.write("<html></html>") }
     attach_file("Bring units in: Tarnholt, delivered", broken, make_visible: true)
-    click_button "Bring in"
-    expect(page).to have_text("broken.tmx is not a TMX file: it begins with <html>.")
+    click_button "Import"
+    expect(page).to have_text("broken.tmx is not a TMX file: its root element is <html>.")
   ensure
     [table, broken].compact.each(&:delete)
   end
@@ -175,12 +175,12 @@ RSpec.describe "Memories" do
       expect(page).to have_css(".hits mark", text: "Ask your dealer", wait: 1)
     end
     expect(faults).to eq([])
-    fill_in "Words to look up", with: "straps checking"
-    expect(page).to have_text("Nothing holds these words.")
+    fill_in "Search text", with: "straps checking"
+    expect(page).to have_text("No results.")
     click_button "How the words are looked for: in this order"
-    click_button "also with other endings"
+    click_button "including inflected forms"
     expect(page).to have_css(".hits", text: "Controllare le cinghie.")
-    click_button "Put in at the caret"
+    click_button "Insert at cursor"
     expect(written).to eq("Controllare le cinghie.")
   end
 
@@ -189,8 +189,8 @@ RSpec.describe "Memories" do
     first, second = project.segments.where(source: "Check the straps again.").to_a
     sign_in(user, to: "/projects/#{project.id}/translate##{first.id}")
     expect(card).to have_css("[role=textbox]")
-    click_button "ways of working"
-    find(".ways label", text: "filled and confirmed").click
+    click_button "Translation settings"
+    find(".ways label", text: "filled in and confirmed").click
     eventually { expect(user.reload.preferences["confirm_repeats"]).to be(true) }
     write =
       lambda do |text|
@@ -203,19 +203,19 @@ RSpec.describe "Memories" do
         press(:control, :enter)
       end
     write.call("Ricontrollare.")
-    expect(page).to have_text("1 repeat filled.")
+    expect(page).to have_text("1 repetition filled in.")
     eventually { expect(on_disk(second)).to have_attributes(target: "Ricontrollare.", state: "translated") }
     write.call("Verificare di nuovo.")
-    expect(page).to have_text("1 other place still reads as this one did.")
-    click_button "Change it too"
-    expect(page).to have_text("1 repeat changed.")
+    expect(page).to have_text("1 other repetition still has the old translation.")
+    click_button "Update repetitions"
+    expect(page).to have_text("1 repetition updated.")
     expect(on_disk(second).target).to eq("Verificare di nuovo.")
     click_button "Undo"
     eventually { expect(on_disk(second).target).to eq("Ricontrollare.") }
     visit "/projects/#{project.id}/translate##{second.id}"
     expect(card).to have_css("[role=textbox]")
     press(:alt, "r")
-    expect(card).to have_css(".foot", text: "may read differently from its repeats")
+    expect(card).to have_css(".foot", text: "can differ from its repetitions")
     eventually { expect(on_disk(second).exempt).to be(true) }
   end
 end

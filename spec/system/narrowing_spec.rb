@@ -19,8 +19,8 @@ RSpec.describe "Narrowing and replacing" do
   def choose_in_box(label) = find(".filter label", text: label, exact_text: true).click
 
   it "combines conditions, says them as a sentence, and sorts" do
-    click_button "Narrow the text"
-    fill_in "With the text", with: "PAD"
+    click_button "Filter segments"
+    fill_in "Text", with: "PAD"
     expect(page).to have_css(".row", count: 3)
     choose_in_box("draft")
     expect(page).to have_css(".row", count: 1, text: "Clean the pad.")
@@ -30,11 +30,11 @@ RSpec.describe "Narrowing and replacing" do
     expect(page).to have_css(".filter-sentence", text: "draft")
     click_button "draft"
     expect(page).to have_css(".filter [data-part=states] input:focus", visible: :all)
-    click_button "No conditions"
+    click_button "Clear filters"
     expect(page).to have_no_css(".filter-sentence")
-    choose_in_box("repeats after the first")
+    choose_in_box("repetitions after the first")
     expect(page).to have_css(".row", count: 1, text: "Check the pad.")
-    choose_in_box("repeats and others")
+    choose_in_box("all segments")
     choose_in_box("shortest first")
     eventually { expect(rows.first).to eq("Stop.") }
     press(:escape)
@@ -43,8 +43,8 @@ RSpec.describe "Narrowing and replacing" do
   end
 
   it "stays when the page is loaded again, gives way to links, and goes on from where the user was" do
-    click_button "Narrow the text"
-    fill_in "With the text", with: "pad"
+    click_button "Filter segments"
+    fill_in "Text", with: "pad"
     expect(page).to have_css(".row", count: 3)
     press(:escape)
     visit "/"
@@ -66,17 +66,17 @@ RSpec.describe "Narrowing and replacing" do
 
   it "replaces what she takes, and takes it back in one step" do
     press(:control, "k")
-    type("find and replace")
+    type("Find and replace")
     press(:enter)
     fill_in "Find in the translations", with: "(past)iglia"
     fill_in "Replace with", with: "\\1a"
-    find(".replace label", text: "regular expression").click
-    click_button "Look for it"
+    find(".replace label", text: "Regular expression").click
+    click_button "Preview"
     expect(page).to have_css(".places ins", text: "Pulire la pasta.")
     expect(segments[1].reload.target).to eq("Pulire la pastiglia.")
     expect(faults).to eq([])
-    click_button "Change 1 segment"
-    expect(page).to have_text("1 segment was changed.")
+    click_button "Replace in 1 segment"
+    expect(page).to have_text("1 segment changed.")
     expect(segments[1].reload.target).to eq("Pulire la pasta.")
     click_button "Undo"
     eventually { expect(segments[1].reload.target).to eq("Pulire la pastiglia.") }

@@ -66,7 +66,7 @@ RSpec.describe "Nothing typed is lost" do
       eventually { expect(on_disk(segments[0]).target).to eq("Dalla seconda") }
     end
     expect(editor).to have_text("Dalla seconda")
-    expect(page).to have_text("Segment 1 was changed elsewhere just now.")
+    expect(page).to have_text("Segment 1 was just changed elsewhere.")
     type(" e prima")
     eventually { expect(on_disk(segments[0]).target).to eq("Dalla seconda e prima") }
   end
@@ -81,17 +81,17 @@ RSpec.describe "Nothing typed is lost" do
       text: "Di Matteo").and have_css(".two-wordings", text: "Dalla prima scheda")
     expect(on_disk(segments[0]).target).to eq("Di Matteo")
     expect(faults).to eq([])
-    click_button "Keep the other one"
+    click_button "Keep the other version"
     expect(editor).to have_text("Di Matteo", exact: true)
     expect(page).to have_no_css(".two-wordings")
-    click_button "Past"
+    click_button "History"
     expect(page).to have_css(".past li", text: "Dalla prima scheda")
 
     segments[0].reload.keep_draft("Ancora lui", origin: { "kind" => "typed" },
       by: make_user("Matteo Ferrante"))
     editor.click
     type("!")
-    click_button "Keep yours"
+    click_button "Keep my version"
     eventually { expect(on_disk(segments[0]).target).to eq("Di Matteo!") }
     expect(segments[0].versions.pluck(:target)).to include("Ancora lui")
   end
@@ -123,10 +123,10 @@ RSpec.describe "Nothing typed is lost" do
     project.documents.first.put_away(by: user)
     Segment.discard(Segment.where(id: segments[0].id))
     network(offline: false)
-    expect(page).to have_css(".waiting-line", text: "Segment 1 is no longer there. You had written:")
+    expect(page).to have_css(".waiting-line", text: "Segment 1 no longer exists. Your text:")
     expect(page).to have_css(".waiting-line q", text: "Senza posto")
     visit current_path
-    click_button "Put it away"
+    click_button "Dismiss"
     expect(page).to have_no_css(".waiting-line")
   end
 

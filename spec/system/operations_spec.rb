@@ -19,7 +19,7 @@ RSpec.describe "Operations" do
     File.write(path, "source\ttarget\n#{texts.map { |text| "#{text}\tIn italiano: #{text}" }.join("\n")}")
     visit "/memories/#{memory.id}"
     attach_file("Bring units in: #{memory.name}", path, make_visible: true)
-    click_button "Bring in"
+    click_button "Import"
   end
 
   before { sign_in(user) }

@@ -14,7 +14,7 @@ RSpec.describe "A pass inside" do
     end
     colleague
     sign_in(user, to: "/projects/#{project.id}/review")
-    expect(page).to have_css("h1", text: "A new round")
+    expect(page).to have_css("h1", text: "New review round")
   end
 
   def open_passage(number) = find("button.plain", text: "Open segment #{number}", match: :first).click
@@ -26,8 +26,8 @@ RSpec.describe "A pass inside" do
   end
 
   it "is read by keyboard, from one segment to the next, and closed" do
-    click_button "Begin reading"
-    expect(page).to have_text("0 of 3 segments read, 7 words left · 0 remarks")
+    click_button "Start review"
+    expect(page).to have_text("0 of 3 segments reviewed, 7 words left · 0 remarks")
     expect(faults).to eq([])
     open_passage(1)
     expect(page).to have_css(".passage.open [role=textbox]:focus", text: "Controllare la catena.")
@@ -39,7 +39,7 @@ RSpec.describe "A pass inside" do
     rewrite("Arrestarsi.")
     eventually { expect(ReviewPassage.uncached { ReviewPassage.last.draft }).to eq("Arrestarsi.") }
     visit current_path
-    expect(page).to have_text("begun, not kept yet")
+    expect(page).to have_text("edited, not saved yet")
     open_passage(3)
     expect(page).to have_css(".passage.open [role=textbox]", text: "Arrestarsi.")
     press(:control, :enter)
@@ -48,13 +48,13 @@ RSpec.describe "A pass inside" do
     press(:control, :enter)
     expect(page).to have_text("3 of 3 segments read, 0 words left")
     expect(page).to have_no_css(".passage.open")
-    click_button "close the round"
+    click_button "Close round"
     expect(page).to have_text("The round is closed")
-    expect(page).to have_button("go on with this round")
+    expect(page).to have_button("Continue this round")
   end
 
   it "remarks on the words that are selected, by kind and severity, answered, settled and taken away" do
-    click_button "Begin reading"
+    click_button "Start review"
     open_passage(1)
     expect(page).to have_css(".passage.open [role=textbox]:focus")
     2.times { press(:shift, :control, :left) }
@@ -70,9 +70,9 @@ RSpec.describe "A pass inside" do
     expect(remark).to have_attributes(error_type: "accuracy", severity: "major", segment_id: segments[0].id)
     expect(remark.spot).to include("side" => "target", "text" => a_string_matching(/catena/))
     expect(page).to have_css(".passage.open [role=textbox]:focus")
-    click_button "Mark as settled"
+    click_button "Mark as resolved"
     expect(page).to have_css(".remark.settled")
-    click_button "Take away"
+    click_button "Delete"
     expect(page).to have_no_css(".remark")
     click_button "Undo"
     expect(page).to have_css(".remark", text: "Which chain?")
@@ -81,21 +81,21 @@ RSpec.describe "A pass inside" do
   end
 
   it "is read by a colleague who was asked to, whose proposals the owner decides, and is told in a report" do
-    find("label", text: "a colleague reads it").click
-    fill_in "Mail address of her account", with: colleague.email
-    choose_right("may read and remark")
-    click_button "Ask her to read"
-    expect(page).to have_css("h1", text: "Matteo Ferrante reads")
+    find("label", text: "a colleague reviews it").click
+    fill_in "Email of the colleague’s account", with: colleague.email
+    choose_right("can view and add remarks")
+    click_button "Invite reviser"
+    expect(page).to have_css("h1", text: "Reviser: Matteo Ferrante")
     Capybara.using_session(:colleague) { read_as_colleague }
     expect(page).to have_text("1 of 3 segments read")
     expect(page).to have_css(".passage ins", text: "Verificare")
-    click_button "One change to decide"
+    click_button "1 change to decide"
     expect(page).to have_css("h1", text: "Changes by Matteo Ferrante")
     find(".changes .fix").send_keys(:enter)
     expect(page).to have_text("1 taken")
     expect(on_disk(segments[0]).target).to eq("Verificare la catena.")
-    click_link "report"
-    expect(page).to have_css("h1", text: "Report on round 1")
+    click_link "Report"
+    expect(page).to have_css("h1", text: "Report on review round 1")
     expect(page).to have_css(".figures", text: /Words read\s+3.*Words changed\s+1/m)
     expect(faults).to eq([])
   end
@@ -107,10 +107,10 @@ RSpec.describe "A pass inside" do
 
   def read_as_colleague
     sign_in(colleague)
-    expect(page).to have_css(".to-review", text: "You are asked to read")
+    expect(page).to have_css(".to-review", text: "Review requests")
     expect(faults).to eq([])
     find(".to-review a").click
-    expect(page).to have_text("#{user.name} asked you to read this")
+    expect(page).to have_text("#{user.name} asks you to review this text")
     open_passage(1)
     expect(page).to have_css(".passage.open [role=textbox]:focus")
     rewrite("Verificare la catena.")

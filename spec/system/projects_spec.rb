@@ -32,7 +32,7 @@ RSpec.describe "The list of projects" do
     visit current_url
     expect(page).to have_css(".state-chips [aria-pressed=true]", text: "Finished 1")
     menu("Kiln guide", "Reopen")
-    expect(page).to have_text("No project fits these filters.")
+    expect(page).to have_text("No projects match these filters.")
 
     chip("In progress").click
     all(".project-list input").each(&:click)
@@ -46,7 +46,7 @@ RSpec.describe "The list of projects" do
     fill_in "Search by name, reference, client, file or text", with: "number 0"
     expect(page).to have_css(".project-list li", count: 1, text: "Owner’s manual")
     fill_in "Search by name, reference, client, file or text", with: "number 7"
-    expect(page).to have_text("No project fits these filters.")
+    expect(page).to have_text("No projects match these filters.")
     click_button "Clear filters"
     expect(page).to have_css(".project-list li", count: 1)
   end
@@ -63,7 +63,7 @@ RSpec.describe "The list of projects" do
     type("delete proj")
     press(:enter)
     expect(page).to have_current_path("/")
-    expect(page).to have_css("h1", text: "Nothing to do yet")
+    expect(page).to have_css("h1", text: "No projects yet")
     expect(project.reload.put_away_at).not_to be_nil
   end
 end

@@ -18,12 +18,12 @@ RSpec.describe "Review" do
   end
 
   def send_out
-    expect(page).to have_css("h1", text: "A new round")
+    expect(page).to have_css("h1", text: "New review round")
     expect(faults).to eq([])
     find("label", text: "review sheet (DOCX)").click
-    fill_in "Who it goes to", with: "Matteo Ferrante"
-    click_button "Make it"
-    expect(page).to have_css("h1", text: "Out to Matteo Ferrante")
+    fill_in "Reviser", with: "Matteo Ferrante"
+    click_button "Create"
+    expect(page).to have_css("h1", text: "With Matteo Ferrante")
   end
 
   def come_back(*edits)
@@ -31,7 +31,7 @@ RSpec.describe "Review" do
     path = File.join(Dir.mktmpdir, "back.docx")
     File.binwrite(path, bytes)
     find(".review .drop input", visible: :all).set(path)
-    expect(page).to have_css("h1", text: "Back from Matteo Ferrante")
+    expect(page).to have_css("h1", text: "Returned by Matteo Ferrante")
   end
 
   def on_disk_round = ReviewRound.uncached { ReviewRound.last }
@@ -40,10 +40,10 @@ RSpec.describe "Review" do
     send_out
     expect(faults).to eq([])
     come_back(%w[replace Controllare Verificare], %w[replace Fermarsi Arrestarsi], ["replace", "‹1›", ""])
-    expect(page).to have_text("3 changes: 0 taken, 0 left, 3 to decide")
+    expect(page).to have_text("3 changes: 0 accepted, 0 rejected, 3 to decide")
     expect(page).to have_css(".changes ins", text: "Verificare")
     expect(page).to have_css(".changes del", text: "Controllare")
-    expect(page).to have_css(".changes .refused", text: "Codes were deleted: {1}.")
+    expect(page).to have_css(".changes .refused", text: "Missing codes: {1}.")
     expect(faults).to eq([])
     find(".changes li:first-child .fix").send_keys(:enter)
     expect(page).to have_text("1 taken, 0 left, 2 to decide")
@@ -51,14 +51,14 @@ RSpec.describe "Review" do
     eventually { expect(page.evaluate_script("document.activeElement.dataset.walked")).to eq("true") }
     press(:backspace)
     expect(page).to have_text("1 taken, 1 left, 1 to decide")
-    click_button "take everything back"
+    click_button "Undo all decisions"
     expect(page).to have_text("0 taken, 0 left, 3 to decide")
     eventually { expect(on_disk(segments[0]).target).to eq("Controllare la catena.") }
-    click_button "Take it with the codes put back"
+    click_button "Accept and restore codes"
     expect(page).to have_text("1 taken, 0 left, 2 to decide")
-    click_button "Take all that are left (2)"
+    click_button "Accept all remaining (2)"
     expect(page).to have_text("3 taken, 0 left, 0 to decide")
-    click_button "close the round"
+    click_button "Close round"
     expect(page).to have_text("The round is closed")
     visit "/projects/#{project.id}/translate##{segments[0].id}"
     expect(page).to have_css(".card .foot", text: "from review by Matteo Ferrante")
@@ -72,34 +72,34 @@ RSpec.describe "Review" do
     expect(page).to have_text("is no review sheet")
     come_back(["track", false], ["remove_row", 1], ["add_row", "Nuovo"])
     expect(page).to have_css(".strange", text: "Row 1 is not in the sheet any more")
-    expect(page).to have_css(".strange", text: "A row was added and is not taken in: Nuovo")
-    expect(page).to have_text("Nothing was changed.")
+    expect(page).to have_css(".strange", text: "A row was added and is not imported: Nuovo")
+    expect(page).to have_text("No changes.")
   end
 
   it "gives work away as a package, which a colleague opens, hands back, and which is taken in" do
     colleague = make_user("Anneke Vos")
-    expect(page).to have_css("h1", text: "A new round")
-    find("label", text: "hand-over (ZIP)").click
-    fill_in "Who it goes to", with: "Anneke Vos"
-    fill_in "What is to be done", with: "translate"
+    expect(page).to have_css("h1", text: "New review round")
+    find("label", text: "hand-over package (ZIP)").click
+    fill_in "Reviser", with: "Anneke Vos"
+    fill_in "Task", with: "translate"
     expect(faults).to eq([])
-    click_button "Make it"
-    expect(page).to have_css("h1", text: "Out to Anneke Vos")
+    click_button "Create"
+    expect(page).to have_css("h1", text: "With Anneke Vos")
     package = File.join(Dir.mktmpdir, "work.zip")
     File.binwrite(package, on_disk_round.sheet.download)
 
     Capybara.reset_sessions!
     sign_in(colleague)
     find("input[type=file]", visible: :all, match: :first).set(package)
-    expect(page).to have_text("A hand-over from #{user.name}")
+    expect(page).to have_text("Hand-over package from #{user.name}")
     expect(page).to have_css(".in-hand-over", text: "7 words in 3 segments")
-    click_button "Open it as a project"
+    click_button "Open as a project"
     expect(page).to have_css(".card")
     own = colleague.projects.first
     own.segments.order(:position).last.confirm("Arrestarsi.", origin: { "kind" => "typed" }, by: colleague)
     visit "/projects/#{own.id}/deliver"
-    expect(page).to have_text("This came from #{user.name} as a hand-over.")
-    expect(page).to have_button("Hand it back")
+    expect(page).to have_text("Received from #{user.name} as a hand-over.")
+    expect(page).to have_button("Export hand-back")
     returned = File.join(Dir.mktmpdir, "back.zip")
     File.binwrite(returned, HandOver::Back.new(own.reload).bytes)
 
@@ -107,19 +107,19 @@ RSpec.describe "Review" do
     sign_in(user, to: "/projects/#{project.id}/review")
     find(".review .drop input", visible: :all).set(returned)
     expect(page).to have_css(".changes li", count: 1, text: "Arrestarsi")
-    click_button "Take the one that is left"
+    click_button "Accept all remaining (1)"
     eventually { expect(on_disk(segments[2]).target).to eq("Arrestarsi.") }
   end
 
   it "divides the words between two, each of whom reads the other’s share and writes in her own" do
     make_user("Anneke Vos")
     colleague = make_user("Matteo Ferrante")
-    find("label", text: "hand-over (ZIP)").click
-    fill_in "Who it goes to", with: "Anneke Vos, Matteo Ferrante"
+    find("label", text: "hand-over package (ZIP)").click
+    fill_in "Reviser", with: "Anneke Vos, Matteo Ferrante"
     expect(page).to have_css(".shares li", count: 2)
     expect(page).to have_css(".shares", text: "Matteo Ferrante: 4 words, manual.docx 2 to manual.docx 3")
     expect(faults).to eq([])
-    click_button "Make it"
+    click_button "Create"
     expect(page).to have_css(".review aside li", count: 2)
     package = File.join(Dir.mktmpdir, "share.zip")
     File.binwrite(package, ReviewRound.uncached {
@@ -130,9 +130,9 @@ RSpec.describe "Review" do
     sign_in(colleague)
     find("input[type=file]", visible: :all, match: :first).set(package)
     expect(page).to have_css(".in-hand-over", text: "4 words in 2 segments")
-    click_button "Open it as a project"
+    click_button "Open as a project"
     expect(page).to have_css(".card", text: "Avvertenza")
-    expect(page).to have_css(".pair.locked:disabled", count: 1, text: "not in your share")
+    expect(page).to have_css(".pair.locked:disabled", count: 1, text: "not part of your share")
     expect(page).to have_text("of 4 words")
     press(:alt, :page_up)
     expect(page).to have_css(".card", text: "Avvertenza")
@@ -142,30 +142,30 @@ RSpec.describe "Review" do
 
   it "sends out what a filter of the text leaves" do
     visit "/projects/#{project.id}/translate"
-    expect(page).to have_no_link("out for review")
-    click_button "Narrow the text"
-    fill_in "With the text", with: "chain"
+    expect(page).to have_no_link("Send for review")
+    click_button "Filter segments"
+    fill_in "Text", with: "chain"
     press(:escape)
-    click_link "out for review"
-    expect(page).to have_text("one segment, as filtered in Translate")
+    click_link "Send for review"
+    expect(page).to have_text("1 segment, as filtered in Translate")
     find("label", text: "review sheet (DOCX)").click
-    fill_in "Who it goes to", with: "Matteo Ferrante"
-    click_button "Make it"
+    fill_in "Reviser", with: "Matteo Ferrante"
+    click_button "Create"
     expect(page).to have_text("out since")
     eventually { expect(on_disk_round.base.keys).to eq([segments[0].id.to_s]) }
   end
 
   it "keeps a whole project as one file, which opens again on Today" do
     visit "/projects/#{project.id}/brief"
-    click_button "The whole project as one file"
+    click_button "Export project archive"
     eventually { expect(Dir[File.join(Browsing::DOWNLOADS, "*.zip")].size).to eq(1) }
     kept = File.join(Dir.mktmpdir, "kept.zip")
     File.binwrite(kept, ProjectArchive::Out.new(project).bytes)
     visit "/"
     find("input[type=file]", visible: :all, match: :first).set(kept)
-    expect(page).to have_text("A whole project, kept by #{user.name}")
+    expect(page).to have_text("Project archive from #{user.name}")
     expect(faults).to eq([])
-    click_button "Open it as a project"
+    click_button "Open as a project"
     expect(page).to have_css(".card")
     eventually { expect(user.projects.count).to eq(2) }
     expect(page).to have_text("Controllare la catena.")

@@ -33,7 +33,7 @@ RSpec.describe "Other scripts" do
   it "writes Japanese, and counts each character of it as one" do
     segment = open_in("ja-JP", "Check the brakes.")
     type("ブレーキを確認してください。")
-    expect(card).to have_css(".foot", text: "14 of 17 characters of the source")
+    expect(card).to have_css(".foot", text: "14 characters, source 17")
     eventually { expect(on_disk(segment).target).to eq("ブレーキを確認してください。") }
     expect(Glossema::Counting::Count.of(Glossema::Content.text("ブレーキを確認してください。")).words).to eq(13)
   end

@@ -31,7 +31,7 @@ RSpec.describe "A shared memory" do
       expect(page).to have_css(".memory-line", text: "Shared by Ines Calloway")
       visit "/projects/#{project_of(anneke, "hers.html").id}/translate"
       find(".pair, .card", text: "Load the box first").click
-      expect(page).to have_css(".card .proposals", text: "No memory knows anything like this.")
+      expect(page).to have_css(".card .proposals", text: "No matches in the memories.")
     end
     visit "/projects/#{project_of(ines, "mine.html").id}/translate"
     find(".pair, .card", text: "Load the box first").click
@@ -47,7 +47,7 @@ RSpec.describe "A shared memory" do
     expect(page).to have_no_css(".sharing li")
     colleague do
       expect(page).to have_text("“Bicycles” was taken back by Ines Calloway.")
-      expect(page).to have_css(".card .proposals", text: "No memory knows anything like this.")
+      expect(page).to have_css(".card .proposals", text: "No matches in the memories.")
     end
   end
 
@@ -56,8 +56,8 @@ RSpec.describe "A shared memory" do
     memory.take_in([make])
     Share.give(memory, email: anneke.email, may: "edit", by: ines).update!(state: "accepted")
     edit = lambda do |target|
-      fill_in "in the target", with: target
-      click_button "Keep"
+      fill_in "target", with: target
+      click_button "Save"
     end
     begin_to_edit = lambda do
       visit "/memories/#{memory.id}"
@@ -73,7 +73,7 @@ RSpec.describe "A shared memory" do
     end
     edit.call("Carica la cassa.")
     expect(page).to have_css(".unit", text: "Carica la cassa.")
-    click_button "past"
+    click_button "History"
     expect(page).to have_css(".unit", text: /Anneke Vos.*Caricare la cassa\./m)
   end
 
@@ -85,9 +85,9 @@ RSpec.describe "A shared memory" do
     expect(page).to have_text("Ines Calloway shares “Bicycles” with you.")
     expect(faults).to eq([])
     fill_in "Your name", with: "Matteo Ferrante"
-    fill_in "Mail address", with: "matteo@ferrante.example"
+    fill_in "Email", with: "matteo@ferrante.example"
     fill_in "Password", with: "cargo-bicycle"
-    click_button "Make an account"
+    click_button "Create account"
     click_link "Memories"
     expect(page).to have_text("Ines Calloway shares “Bicycles” with you: you can view.")
     share.reload.update!(state: "accepted")

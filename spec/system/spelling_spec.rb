@@ -25,7 +25,7 @@ RSpec.describe "Spelling" do
     type(".")
     eventually { expect(project.segments.first.reload.target).to eq("La pastiglia del freno.") }
     press(:alt, "s")
-    expect(page).to have_css("[role=status]", text: "No misspelt word here.")
+    expect(page).to have_css("[role=status]", text: "No misspelled words in this segment.")
     expect(faults).to eq([])
   end
 
@@ -33,18 +33,18 @@ RSpec.describe "Spelling" do
     type("Reggiborsa alto")
     expect(editor).to have_css(".misspelled", text: "Reggiborsa")
     press(:alt, "s")
-    click_button "keep as my word"
+    click_button "my words"
     expect(editor).to have_no_css(".misspelled")
     expect(user.own_words.pluck(:word, :lang)).to eq([%w[Reggiborsa it]])
     press(:alt, "s")
-    expect(page).to have_css("[role=status]", text: "No misspelt word here.")
+    expect(page).to have_css("[role=status]", text: "No misspelled words in this segment.")
   end
 
   it "lets a word stand in this segment without learning it" do
     type("Reggiborsa alto")
     expect(editor).to have_css(".misspelled", text: "Reggiborsa")
     press(:alt, "s")
-    click_button "let it stand here"
+    click_button "Ignore here"
     expect(editor).to have_no_css(".misspelled")
     type(" qui")
     sleep 0.5

@@ -71,7 +71,7 @@ RSpec.describe "Terms" do
     expect(editor).to have_text("A 25 km/h", exact: true)
     expect(card).to have_no_css(".foot .to-come")
     press(:alt, "c")
-    expect(page).to have_css("[role=status]", text: "Everything is carried over already.")
+    expect(page).to have_css("[role=status]", text: "Everything is already carried over.")
   end
 
   it "adds a marked pair with one key, joins what is there, and asks about what is like it" do
@@ -79,9 +79,9 @@ RSpec.describe "Terms" do
     type("Controllare le pastiglie")
     mark("brake pads")
     press(:alt, "t")
-    expect(page).to have_field("its translation", focused: true)
+    expect(page).to have_field("target term", focused: true)
     press(:escape)
-    expect(page).to have_no_field("term in the source")
+    expect(page).to have_no_field("source term")
     editor.click
     press(:end)
     press(:control, :shift, :left)
@@ -114,13 +114,13 @@ RSpec.describe "Terms" do
     expect(card).to have_css(".term-pairs", text: "brake pad pastiglia")
     expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("textbox")
     press(:alt, "e")
-    click_button "2 places"
+    click_button "2 occurrences"
     expect(page).to have_css(".column-head", text: "only brake pad")
     expect(page).to have_css(".row", count: 2)
-    click_button "Edit this entry"
+    click_button "Edit entry"
     within(".companion") do
       fill_in "Term in Italian", with: "pastiglia del freno"
-      click_button "Keep"
+      click_button "Save"
       expect(page).to have_css(".term-entry", text: "pastiglia del freno")
     end
     expect(card).to have_css(".term-pairs", text: "pastiglia del freno")
@@ -128,8 +128,8 @@ RSpec.describe "Terms" do
     expect(page).to have_css(".row", count: 3)
     visit "/termbases/#{termbase.id}"
     click_button "Edit brake pad"
-    find("summary", text: "How it was before").click
-    click_button "Bring this back"
+    find("summary", text: "History").click
+    click_button "Restore this version"
     expect(page).to have_css(".entry", text: "pastiglia")
     eventually { expect(TermEntry.last.entry.in("it").first.terms.map(&:text)).to eq(["pastiglia"]) }
     expect(faults).to eq([])
@@ -146,7 +146,7 @@ RSpec.describe "Terms" do
     click_button "New entry"
     fill_in "Term in English", with: "rim"
     fill_in "Term in Italian", with: "cerchio"
-    click_button "Keep"
+    click_button "Save"
     expect(page).to have_css(".entry", text: "cerchio")
     click_button "Edit rim"
     fill_in "Term in Italian", with: "cerchione"
@@ -155,8 +155,8 @@ RSpec.describe "Terms" do
     path = Rails.root.join("tmp/terms.csv")
     path.write("en,it,subject\nhub,mozzo,Wheels\nrim,cerchio,Wheels\n")
     find("[aria-label='Bring terms in']", visible: :all).set(path.to_s)
-    find("label", text: "when it has a term of the same language in common").click
-    click_button "Bring them in"
+    find("label", text: "if they share a term in the same language").click
+    click_button "Import"
     expect(page).to have_text("terms.csv: 1 added, 1 merged, 0 unchanged")
     fill_in "Search terms", with: "mozz"
     expect(page).to have_css(".entry", count: 1, text: "hub")
@@ -165,7 +165,7 @@ RSpec.describe "Terms" do
     first(".activity .link", text: "Undo").click
     expect(page).to have_css(".activity .undone", count: 1)
     click_link "Entries"
-    expect(page).to have_text("No entry fits.")
+    expect(page).to have_text("No entries found.")
     expect(faults).to eq([])
   end
 
@@ -179,7 +179,7 @@ RSpec.describe "Terms" do
                                 ["Loose spokes break.", "I raggi allentati si rompono."]])
     sign_in(user, to: "/termbases/#{termbase.id}/candidates")
     expect(page).to have_text("Nothing waits for a decision.")
-    click_button "a project or memory"
+    click_button "project or memory"
     type("Tarnholt, delivered")
     press(:enter)
     expect(page).to have_text(/new candidates? from Tarnholt, delivered/)
@@ -187,9 +187,9 @@ RSpec.describe "Terms" do
     decided = page.all(".candidate").map { |row| row["aria-label"][/\A[^,]+/] }.first(3)
     eventually { expect(page.evaluate_script("document.activeElement.className")).to include("candidate") }
     press(:space)
-    expect(page).to have_text("#{decided[0]} is put off.")
+    expect(page).to have_text("Postponed: #{decided[0]}")
     press(:delete)
-    expect(page).to have_text("#{decided[1]} is refused for good.")
+    expect(page).to have_text("Rejected: #{decided[1]}")
     find(".ant-message", text: "Undo").click_button("Undo")
     expect(page).to have_css(".candidate", text: decided[1])
     find(".candidate.current").send_keys(:f2)
@@ -198,7 +198,7 @@ RSpec.describe "Terms" do
     press(:enter)
     expect(page).to have_text("is in the termbase.")
     expect(termbase.entries.there.map { |one| one.entry.in("it").first.terms.first.text }).to eq(["scelto"])
-    click_button "Put off"
+    click_button "Postponed"
     expect(page).to have_css(".candidate", count: 1, text: decided[0])
     expect(faults).to eq([])
     expect(memory.units.count).to eq(6)

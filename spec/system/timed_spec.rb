@@ -88,7 +88,7 @@ RSpec.describe "Subtitles" do
     end
     expect(target).not_to eq("Prima di caricare,\nmettere la bici sul cavalletto.")
     expect(target.tr("\n", " ")).to eq("Prima di caricare, mettere la bici sul cavalletto.")
-    expect(page).to have_css(".column-head", text: "one over a limit")
+    expect(page).to have_css(".column-head", text: "1 cue over a limit")
   end
 
   it "are timed: typed where the time stands, set where the film is, split, and taken back" do

@@ -22,9 +22,9 @@ RSpec.describe "Translate" do
     expect(editor).to have_css(".token", count: 2)
     press(:backspace)
     eventually { expect(project.segments.first.reload.target).to eq("Fino a {1}80 kg") }
-    expect(card).to have_css(".foot", text: "still to come")
+    expect(card).to have_css(".foot", text: "Codes to insert")
     press(:control, :enter)
-    expect(page).to have_css(".said", text: "Segment 1 is kept, but: Codes are missing: {/1}.")
+    expect(page).to have_css(".said", text: "Segment 1 is saved with a warning: Codes are missing: {/1}.")
   end
 
   it "goes where she wants by key and palette, marks, filters and folds" do
@@ -33,7 +33,7 @@ RSpec.describe "Translate" do
     press(:alt, :page_down)
     expect(card).to have_css(".gutter", text: "2")
     press(:alt, "m")
-    expect(card).to have_css(".foot", text: "marked to come back to")
+    expect(card).to have_css(".foot", text: "bookmarked")
     press(:escape)
     expect(page).to have_no_css(".card")
     press(:control, "k")
@@ -41,7 +41,7 @@ RSpec.describe "Translate" do
     press(:enter)
     expect(page).to have_css(".card")
     click_button "Which segments are shown: everything"
-    click_button "what to come back to"
+    click_button "bookmarked segments"
     expect(page).to have_css(".pair, .card", count: 1)
     press(:alt, "p")
     expect(page).to have_no_css(".companion")

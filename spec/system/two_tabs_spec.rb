@@ -9,7 +9,7 @@ RSpec.describe "Two tabs" do
     other = open_new_window
     within_window(other) do
       visit "/projects/#{project.id}/translate"
-      expect(page).to have_css(".card .others-here", text: "open here too: you in another tab")
+      expect(page).to have_css(".card .others-here", text: "also open here: you in another tab")
       press(:alt, :page_down)
       expect(page).to have_css(".pair .others-here")
       type("Oliare la catena.")

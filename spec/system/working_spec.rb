@@ -25,20 +25,20 @@ RSpec.describe "Working in Translate" do
     press(:alt, "w")
     expect(page).to have_css(".new-note textarea:focus")
     type("Torque?")
-    tick "a question to the client"
+    tick "question to the client"
     find(".new-note textarea", match: :first).click
     press(:control, :enter)
     expect(page).to have_css(".note.question", text: "Torque?")
     expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("textbox")
     press(:alt, :page_down)
     expect(page).to have_css(".pair .noted", text: "question to the client")
-    click_link "One open question to the client"
+    click_link "1 open question to the client"
     find("[aria-label='Answer: no answer yet']").click
     type("12 Nm")
     find("h1").click
     expect(page).to have_css(".answer", text: "12 Nm")
     expect(Note.last).to have_attributes(answer: "12 Nm", answered_by: user.name)
-    click_button "Take away"
+    click_button "Delete"
     expect(page).to have_no_css(".note")
     click_button "Undo"
     expect(page).to have_css(".note", text: "Torque?")
@@ -83,7 +83,7 @@ RSpec.describe "Working in Translate" do
     eventually { expect(on_disk(segments[0])).to have_attributes(state: "translated") }
     press(:alt, "y")
     expect(page).to have_css(".doings li", text: "Controllare i bulloni.", minimum: 1)
-    within(".doings") { click_button "Take back", match: :first }
+    within(".doings") { click_button "Undo", match: :first }
     eventually { expect(on_disk(segments[0])).to have_attributes(state: "untouched") }
   end
 
@@ -93,7 +93,7 @@ RSpec.describe "Working in Translate" do
     press(:alt, :page_down)
     type("Montare il portapacchi.")
     press(:control, :enter)
-    expect(page).to have_css(".said", text: "Segment 3 is kept, but: 24 is missing in the target.")
+    expect(page).to have_css(".said", text: "Segment 3 is saved with a warning: 24 is missing in the target.")
     expect(page).to have_css(".amount", text: "4 of 15 words · 4 today")
     expect(page).to have_css(".amount", text: /at your pace \w+/)
     eventually { expect(on_disk(segments[2]).state).to eq("translated") }
@@ -108,7 +108,7 @@ RSpec.describe "Working in Translate" do
     press(:alt, :page_down)
     within_window(own) do
       eventually { expect(here).to eq("Oil the chain daily.") }
-      click_button "Back beside the text"
+      click_button "Move back beside the text"
     end
     expect(page).to have_css(".translate > .companion")
   end
@@ -116,12 +116,12 @@ RSpec.describe "Working in Translate" do
   it "shows all keys by one, and lets her change them, telling of clashes" do
     open_project
     press(:alt, "k")
-    expect(page).to have_css(".key-sheet", text: "Finish and go on")
-    click_link "Change keys"
+    expect(page).to have_css(".key-sheet", text: "Confirm and go to next")
+    click_link "Change shortcuts"
     find("[aria-label^='Carry over the next number']").click
     press(:alt, "t")
     expect(page).to have_css("[role=alert]",
-      text: "“Alt+T” already means “Add the marked term and its translation”.")
+      text: "Alt+T is already assigned to “Add the marked term and its translation”.")
     find("[aria-label^='Carry over the next number']").click
     press(:control, "g")
     eventually { expect(user.reload.preferences["keys"]).to eq("carry" => "Ctrl+G") }
@@ -132,24 +132,24 @@ RSpec.describe "Working in Translate" do
     press(:control, "g")
     expect(editor).to have_text("24")
     visit "/settings/keys"
-    click_button "ours again"
+    click_button "Reset to default"
     eventually { expect(user.reload.preferences["keys"]).to eq({}) }
   end
 
   it "narrows by regular expression, and keeps conditions by name" do
     open_project
-    click_button "Narrow the text"
-    fill_in "With the text", with: "bolts|\\d"
-    tick "regular expression"
+    click_button "Filter segments"
+    fill_in "Text", with: "bolts|\\d"
+    tick "Regular expression"
     expect(page).to have_css(".column-head", text: "3 segments")
-    fill_in "With the text", with: "("
+    fill_in "Text", with: "("
     expect(page).to have_css(".filter [role=alert]", text: "(")
-    fill_in "With the text", with: "^Check"
+    fill_in "Text", with: "^Check"
     expect(page).to have_css(".column-head", text: "2 segments")
     fill_in "Name", with: "Checks"
-    click_button "Keep these conditions"
+    click_button "Save filter"
     eventually { expect(user.reload.preferences["filters"].to_a.pluck("name")).to eq(["Checks"]) }
-    click_button "No conditions"
+    click_button "Clear filters"
     expect(page).to have_css(".column-head", text: "4 segments")
     click_button "Checks"
     expect(page).to have_css(".column-head", text: "2 segments")
@@ -157,7 +157,7 @@ RSpec.describe "Working in Translate" do
 
   it "sets the text side by side and larger, and still so the next time" do
     open_project
-    click_button "How the text looks"
+    click_button "Text display"
     tick "side by side"
     tick "larger"
     eventually { expect(user.reload.preferences["reading"]).to eq("beside" => true, "size" => 1.15) }

@@ -10,8 +10,8 @@ RSpec.describe Glossema::Checks::Across do
   it "tells of one source with two targets, at both places" do
     expect(found(["Oil the chain.", "Oliare la catena."], ["Stop now.", "Fermarsi."],
       ["Oil the chain.", "Lubrificare la catena."])).to eq(
-        0 => [["source-two-targets", "Translated otherwise at 3: Lubrificare la catena."]],
-        2 => [["source-two-targets", "Translated otherwise at 1: Oliare la catena."]]
+        0 => [["source-two-targets", "Translated differently in 3: Lubrificare la catena."]],
+        2 => [["source-two-targets", "Translated differently in 1: Oliare la catena."]]
       )
   end
 
@@ -45,7 +45,7 @@ RSpec.describe Glossema::Checks::Across do
     found = described_class.findings(rows)
     expect(found.keys).to eq([2])
     expect(found[2].first).to have_attributes(code: "term-mixed", other: 0, source: [[4, 14]],
-      message: "“brake pads” is pattino here and pastiglia at 1.")
+      message: "“brake pads” is translated as pattino here and as pastiglia in 1.")
   end
 
   it "keeps to a profile" do

@@ -30,7 +30,7 @@ RSpec.describe Glossema::Formats do
   it "refuses an option the format does not have, and names those it has" do
     open = -> { Glossema::Document.new("One.", name: "a.txt", options: { "comments" => true }) }
     expect(&open).to raise_error(Glossema::Refused,
-      "a.txt is read as Text, which has no option “comments” (it has: paragraphs, encoding).")
+      "a.txt is in Text, which has no option “comments”. Options: paragraphs, encoding.")
   end
 
   it "passes over what only programs set" do

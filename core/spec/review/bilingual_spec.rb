@@ -47,7 +47,7 @@ RSpec.describe Glossema::Review::Bilingual do
         expect(changes(text.sub("Stop ", "Halt "))["8"].refused.code).to eq("sheet-source")
         code = text[%r{<(?:ph|x)\b[^>]*>(?:[^<]*</ph>)?(?=\s*</(?:target|seg)>)}]
         damaged = text.reverse.sub(code.reverse, "").reverse
-        expect(changes(damaged)["7"].refused.message).to eq("Codes were deleted: {2/}.")
+        expect(changes(damaged)["7"].refused.message).to eq("Missing codes: {2/}.")
       end
 
       it "is readable for our own filters" do

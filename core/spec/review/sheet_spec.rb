@@ -111,7 +111,7 @@ RSpec.describe Glossema::Review::Sheet do
     found = changes(edited(["track", true], ["replace", "‹1›", ""], %w[replace catena cinghia]))
     expect(found[0].target.written).to eq("Controllare la cinghia.")
     expect(found[1]).to have_attributes(target: nil, written: "Avvertenza:{/1} caldo")
-    expect(found[1].refused).to have_attributes(code: "sheet-codes", message: "Codes were deleted: {1}.")
+    expect(found[1].refused).to have_attributes(code: "sheet-codes", message: "Missing codes: {1}.")
   end
 
   it "finds rows wherever they stand, and says which were added, deleted or doubled" do
