@@ -96,8 +96,8 @@ RSpec.describe Glossema::Cli do
 
   {
     "a damaged file" => ["a.json", "{", "a.json is damaged"],
-    "a hostile file" => ["a.xml", "<!DOCTYPE a [<!ENTITY b SYSTEM \"x\">]><a/>", "kept outside the file"],
-    "a file of no known format" => ["a.xyz", "\x00\x01\x02", "not in a format"],
+    "a hostile file" => ["a.xml", "<!DOCTYPE a [<!ENTITY b SYSTEM \"x\">]><a/>", "stored outside the file"],
+    "a file of no known format" => ["a.xyz", "\x00\x01\x02", "not in a supported format"],
     "a range that is none" => [nil, '{"ranges": "?"}', "is not a range"],
     "a column that is not there" => [nil, '{"columns": "Zebra"}', "has no column “Zebra”"]
   }.each do |what, (name, content, reason)|

@@ -55,7 +55,7 @@ RSpec.describe "bin/glossema" do
     File.write("t.jsonl", { id: "document:1:1", target: "{7}x{/7}" }.to_json)
     out, err, status = glossema("merge", "a.docx", "t.jsonl", "--target-lang", "it", "-o", "c.docx")
     expect([out, err, status, File.exist?("c.docx")]).to eq(
-      [[], "t.jsonl, line 1: The code {7} does not exist in the source.\n", 2, false]
+      [[], "t.jsonl, line 1: the code {7} does not exist in the source.\n", 2, false]
     )
   end
 
@@ -127,7 +127,7 @@ RSpec.describe "bin/glossema" do
     expect(lines.map { |line| line["probability"] }).to all(be_between(0, 1))
     expect(File.read("out.tmx", encoding: "UTF-8")).to include("Il forno arriva a 980 °C.", "aligned")
     _, errors, status = glossema("align", "en.txt", "en.txt", "--source-lang", "en", "--target-lang", "it")
-    expect([errors, status]).to eq(["“en.txt” is given twice; name the text and its translation.\n", 2])
+    expect([errors, status]).to eq(["“en.txt” was chosen twice. Choose a text and its translation.\n", 2])
   end
 
   it "finds terms line by line, as the termbase or the command says" do
@@ -168,7 +168,7 @@ RSpec.describe "bin/glossema" do
     found, = glossema("cues", "blank.srt")
     expect(found.map { |cue| cue.values_at("cue", "end", "cps", "gap", "over") })
       .to eq([[1, 2.0, 3.0, 0.5, []], [2, 4.0, 0.0, 0.0, ["gap"]], [3, nil, nil, nil, ["duration"]]])
-    expect(glossema("cues", "a.docx").drop(1)).to eq(["a.docx holds no cues.\n", 2])
+    expect(glossema("cues", "a.docx").drop(1)).to eq(["a.docx has no cues.\n", 2])
     expect(glossema("cues", "#{Files::DEMO}/film.vtt", "--limits", "[]").last).to eq(2)
   end
 
@@ -215,17 +215,17 @@ RSpec.describe "bin/glossema" do
       correct("f1-u1.1", "f1-u9.1")
       _, errors, status = glossema("sheet", "back", "s.docx", "a.xlf")
       expect(errors.lines.map { |line| line[/row \S+ is .*/] }).to eq(
-        ["row 1/f1-u1.1:1 is not there any more; its segment stays as it is.",
-         "row 1/f1-u9.1:1 is of another file and was passed over."]
+        ["row 1/f1-u1.1:1 is missing. Its segment does not change.",
+         "row 1/f1-u9.1:1 belongs to another file and was skipped."]
       )
       expect(status).to eq(0)
     end
 
     {
       "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf], "s.docx was not imported. It is a review sheet of other files."],
-      "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf], /a.docx is no review sheet/],
+      "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf], /a.docx was not imported. It is not a review sheet/],
       "a document without translations (not-bilingual)" => [%w[out a.docx -o t.docx],
-                                                            /holds no translations/],
+                                                            /has no translations/],
       "what has no name" => [%w[sideways], /sideways/]
     }.each do |what, (arguments, sentence)|
       it "refuses #{what}" do
@@ -253,7 +253,7 @@ RSpec.describe "bin/glossema" do
         [2, "target-empty", "must-fix", [[0, 13]], [], nil],
         [3, "mark-double", "look", [], [[5, 7]], "Fermo, ora."]
       ])
-      expect(found.first["message"]).to eq("12 became 13.")
+      expect(found.first["message"]).to eq("12 in the source is 13 in the target.")
       expect(status).to eq(1)
       expect(check([["Stop.", "Fermo."], ["Stop..", "Fermo,, ora."]]).last).to eq(0)
     end
@@ -261,7 +261,7 @@ RSpec.describe "bin/glossema" do
     it "passes over a row without a source, says so, and checks the rest (row-sourceless)" do
       found, errors, = check([["", "Fermo."], ["Stop.", "Fermo,, ora."]])
       expect(found.map { |one| one["segment"] }).to eq([2])
-      expect(errors).to eq("a.tsv, row 1: a translation without a source was passed over.\n")
+      expect(errors).to eq("a.tsv, row 1: skipped a translation without a source.\n")
     end
 
     it "looks across the text where the profile says so, and for what it lists" do
@@ -303,7 +303,7 @@ RSpec.describe "bin/glossema" do
         [1, "number-missing", "look"], [1, "own", "look"]
       )
       expect(status).to eq(0)
-      expect(errors).to eq("The check “Slow” took too long in a text and was switched off for this run.\n")
+      expect(errors).to eq("The check “Slow” took too long and was skipped. Simplify its expression.\n")
     end
 
     {
@@ -315,7 +315,7 @@ RSpec.describe "bin/glossema" do
       '{"own":[{"name":"x","target":"(","message":"y"}]}' =>
         "The check “x” was not saved. ( is not a valid regular expression (end pattern with unmatched parenthesis).",
       '{"own":[{"name":"x"}]}' =>
-        "The check “x” needs a name, an expression for the target and a message; way is must, must-not or " \
+        "The check “x” was not saved. It needs a name, an expression for the target and a message; way is must, must-not or " \
         "as-often, level must-fix or look, languages a list."
     }.each do |profile, sentence|
       it "refuses the profile #{profile}" do
@@ -327,7 +327,7 @@ RSpec.describe "bin/glossema" do
     it "refuses a file that holds no translations, or is no text" do
       File.binwrite("b.tsv", "a\t\xFF")
       languages = ["--source-lang", "en", "--target-lang", "it"]
-      expect(glossema("check", "b.tsv", *languages)).to eq([[], "b.tsv is not UTF-8 text.\n", 2])
+      expect(glossema("check", "b.tsv", *languages)).to eq([[], "b.tsv is not UTF-8 text. Save it as UTF-8.\n", 2])
       expect(glossema("check", "a.docx", *languages).last).to eq(2)
     end
   end

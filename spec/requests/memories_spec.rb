@@ -70,7 +70,7 @@ RSpec.describe "Memories" do
     )
     expect(import(memory, "just text", "d.txt")).to have_attributes(
       state: "failed",
-      message: /d\.txt holds no translations/
+      message: /d\.txt has no translations/
     )
     expect(memory.units.count).to eq(5)
     post "/api/memories/#{memory.id}/exchange", params: { file: upload("a;b", "e.csv"), columns: "{first" }

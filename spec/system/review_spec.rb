@@ -69,7 +69,7 @@ RSpec.describe "Review" do
     find(".review .drop input", visible: :all).set(File.join(Dir.mktmpdir, "x.docx").tap { |path|
       File.binwrite(path, manual_docx)
     })
-    expect(page).to have_text("is no review sheet")
+    expect(page).to have_text("was not imported. It is not a review sheet")
     come_back(["track", false], ["remove_row", 1], ["add_row", "Nuovo"])
     expect(page).to have_css(".strange", text: "Row 1 is not in the sheet any more")
     expect(page).to have_css(".strange", text: "A row was added and is not imported: Nuovo")

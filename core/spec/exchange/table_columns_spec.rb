@@ -29,7 +29,7 @@ RSpec.describe Glossema::Exchange::TableColumns do
     expect(
       guess(File.binread(File.join(Files::DEMO, "prices.xlsx")), "t.xlsx")
     ).to include(source: "A", target: nil, rows: include(["Rain cover", "89"]))
-    expect { guess("Only a text.\n", "t.txt") }.to raise_error(Glossema::Refused, /no table/)
+    expect { guess("Only a text.\n", "t.txt") }.to raise_error(Glossema::Refused, /not a table/)
     expect { guess("\n\n") }.to raise_error(Glossema::Refused, /no text|empty/)
   end
 end

@@ -109,7 +109,7 @@ RSpec.describe Glossema::Exchange::Tbx do
   it "reads other encodings, and replaces what is none" do
     entries, = read(dca.sub("UTF-8", "UTF-16").encode("UTF-16LE").prepend("\uFEFF".encode("UTF-16LE")).b)
     expect(entries.first.terms.last.text).to eq("spazio d’arresto")
-    expect { read(dca.sub("UTF-8", "x-none")) }.to raise_error(Glossema::Refused, /not known/)
+    expect { read(dca.sub("UTF-8", "x-none")) }.to raise_error(Glossema::Refused, /not supported/)
   end
 
   it "refuses what is no TBX" do

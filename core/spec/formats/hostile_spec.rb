@@ -14,13 +14,13 @@ RSpec.describe Glossema::Formats do
     "one long text named by thousands of cells" => [
       "a.xlsx",
       Files.xlsx({ "One" => "<sheetData>#{again}</sheetData>" }, "<si><t>#{"Some words. " * 500}</t></si>"),
-      /built to grow beyond all bounds/
+      /would grow beyond all limits/
     ],
     "JSON that breaks off" => ["a.json", "{\"a\": \"b\"", /a\.json is damaged: it is not valid JSON/],
-    "JSON of endless depth" => ["a.json", deep[3000, "[", "]"], /nests its values deeper/],
+    "JSON of endless depth" => ["a.json", deep[3000, "[", "]"], /values are nested too deeply/],
     "YAML that cannot be read" => ["a.yml", "a: [1, 2\nb: c",
                                    /a\.yml is damaged: it is not valid YAML near line \d/],
-    "YAML of endless depth" => ["a.yml", deep[400, "[", "]"], /nests its values deeper/],
+    "YAML of endless depth" => ["a.yml", deep[400, "[", "]"], /values are nested too deeply/],
     "XML that is not well formed" => [
       "a.xml",
       "<?xml version=\"1.0\"?>\n<a>\n<b></a>",
@@ -30,7 +30,7 @@ RSpec.describe Glossema::Formats do
     "entities from elsewhere" => [
       "a.dita",
       "<!DOCTYPE topic [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><topic>&x;</topic>",
-      /kept outside the file/
+      /stored outside the file/
     ],
     "entities in XHTML" => [
       "a.xhtml",
@@ -40,25 +40,25 @@ RSpec.describe Glossema::Formats do
     "a text outside any message" => [
       "a.po",
       "msgid \"a\"\nmsgstr \"b\"\n\n\"loose\"\n",
-      /a\.po is damaged, line 4: a text stands outside/
+      /a\.po is damaged, line 4: there is text outside/
     ],
     "strings that do not end" => ["a.strings", "\"a\" = \"b\n", /a\.strings is damaged, line 1/],
     "a quoted cell that does not end" => [
       "a.csv",
       "a,b\n\"c,d\n",
-      /a\.csv is damaged, line 2: a quoted cell does not end/
+      /a\.csv is damaged, line 2: a quoted cell has no closing/
     ],
     "a million columns" => ["a.csv", "#{"," * 1_000_000}\n", /more than 20000 columns/],
-    "subtitles without a cue" => ["a.srt", "no times here", /a\.srt is damaged: there is no cue in it/],
+    "subtitles without a cue" => ["a.srt", "no times here", /a\.srt is damaged: it has no cues/],
     "XLIFF of another age" => [
       "a.xlf",
       "<xliff version=\"9.0\"><file/></xliff>",
-      /of a version that is not known here/
+      /a version that is not supported/
     ],
     "an unknown encoding" => [
       "a.xml",
       "<?xml version=\"1.0\" encoding=\"x-klingon\"?><a>b</a>",
-      /an encoding that is not known here/
+      /which is not supported/
     ],
     "text that is not in the encoding it says" => [
       "a.xml",
@@ -69,10 +69,10 @@ RSpec.describe Glossema::Formats do
     "a picture called a document" => [
       "a.docx",
       "\x89PNG\r\n\x1A\n\0\0".b,
-      /not in a format that can be translated here/
+      /not in a supported format/
     ],
-    "an EPUB without its package" => ["a.epub", -> { Files.zip(book) }, /its package file is missing/],
-    "an EPUB locked by its publisher" => [
+    "an EPUB without its package" => ["a.epub", -> { Files.zip(book) }, /the package file is missing/],
+    "an EPUB protected by its publisher" => [
       "a.epub",
       -> do
         Files.zip(
@@ -82,7 +82,7 @@ RSpec.describe Glossema::Formats do
           )
         )
       end,
-      /locked by its publisher/
+      /protected by its publisher/
     ],
     "a path that climbs out" => [
       "a.epub",
@@ -129,7 +129,7 @@ RSpec.describe Glossema::Formats do
     )
     expect { open_text("a,b\nc,d\n", "a.csv", target_column: "B") }.to raise_error(
       Glossema::Refused,
-      /name the source column/
+      /set both the source and the target column/
     )
     expect { open_text("<a>b</a>", "a.xml", rules: "<x/>") }.to raise_error(
       Glossema::Refused,

@@ -172,7 +172,7 @@ RSpec.describe Glossema::Review::Sheet do
 
   {
     "no ZIP" => ["what", /is not|cannot|damaged/i],
-    "a document without our rows" => [:other, /no review sheet/]
+    "a document without our rows" => [:other, /not a review sheet/]
   }.each do |what, (given, sentence)|
     it "refuses #{what}" do
       docx = given == :other ? with(bytes, "word/document.xml") { |text| text.gsub(/#gl:[^#]+#/, "") } : given

@@ -197,7 +197,7 @@ RSpec.describe Glossema::Segmentation::Srx do
           }
         ]
       )
-    }.to raise_error(Glossema::Refused, /“\(” is not a regular expression/)
+    }.to raise_error(Glossema::Refused, /“\(” is not a valid regular expression/)
     expect { described_class.new("<tmx/>") }.to raise_error(Glossema::Refused, /not an SRX file/)
     expect { described_class.new("<srx") }.to raise_error(Glossema::Refused, /not well-formed/)
   end

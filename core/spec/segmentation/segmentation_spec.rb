@@ -94,7 +94,7 @@ RSpec.describe Glossema::Segmentation do
     it "refuses what is not SRX or not a regular expression" do
       expect { srx("<rule><beforebreak>(</beforebreak></rule>") }.to raise_error(
         Glossema::Refused,
-        /not a regular expression/
+        /not a valid regular expression/
       )
       expect { Glossema::Segmentation::Srx.new("<srx") }.to raise_error(Glossema::Refused, /well-formed/)
       expect { Glossema::Segmentation::Srx.new("<html/>") }.to raise_error(Glossema::Refused, /not an SRX/)

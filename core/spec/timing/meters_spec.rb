@@ -47,7 +47,7 @@ RSpec.describe Glossema::Timing::Meters do
 
   [[], { "cps" => 0 }, { "speed" => 3 }, { "cps" => "17" }].each do |given|
     it "refuses #{given.inspect} as limits (limits-broken)" do
-      expect { Glossema::Timing::Limits.new(given) }.to raise_error(Glossema::Refused, /Limits are/)
+      expect { Glossema::Timing::Limits.new(given) }.to raise_error(Glossema::Refused, /limits are not valid/)
     end
   end
 end

@@ -3,7 +3,8 @@
 module Glossema
   module Completion
     module Tokens
-      PATTERN = %r{\s*(?:<[^<>\s][^<>]*>|[%$]?[\p{L}\p{M}\p{N}_]+(?:[-'’.·_:/@][\p{L}\p{N}]+)*|[^\s])}
+      # Nobody writes longer words; without a bound one of a million letters would need memory for each of them.
+      PATTERN = %r{\s*(?:<[^<>\s][^<>]*>|[%$]?(?>[\p{L}\p{M}\p{N}_]{1,200})(?:[-'’.·_:/@][\p{L}\p{N}]+)*|[^\s])}
 
       module_function
 

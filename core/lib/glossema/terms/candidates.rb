@@ -15,6 +15,8 @@ module Glossema
       LETTERS = 3
       # A group that stands inside a longer one nearly always is no term of its own.
       INSIDE = 0.8
+      # What may stand between the words of a term: nothing, a space or a no-break space.
+      BLANKS = [[], [0x20], [0xA0]].freeze
 
       # What is known of a group of words: how often, how often inside a longer one, as what, and where.
       Group = Struct.new(:count, :inside, :forms, :places, :size)
@@ -57,13 +59,14 @@ module Glossema
 
       # The words of a text that stand together with nothing between.
       def runs(text)
-        tokens = Words.of(text, @lang)
-        tokens.slice_when { |one, other| apart?(text, one, other) }
+        points = text.codepoints
+        Words.of(text, @lang).slice_when { |one, other| apart?(points, one, other) }
           .map { |run| run.select { |token| token.kind == :word } }.reject(&:empty?)
       end
 
-      def apart?(text, one, other) =
-        one.kind != :word || other.kind != :word || !text[one.to...other.from].match?(/\A[ \u00A0]?\z/)
+      # points: the code points of the text; they are found by their place at once, characters are not.
+      def apart?(points, one, other) =
+        one.kind != :word || other.kind != :word || !BLANKS.include?(points[one.to...other.from])
 
       def take(found, run, size, place)
         return unless run.size == size && shaped?(run)

@@ -192,7 +192,7 @@ RSpec.describe Glossema::Formats::Docx do
   it_behaves_like "a format on real documents",
     "docx",
     refused: {
-      "normalize.docx" => %r{is damaged: its part word/document\.xml breaks off or is garbled}
+      "normalize.docx" => %r{is damaged: its part word/document\.xml is incomplete or unreadable}
     }
 
   describe "files that are not what they seem" do

@@ -172,7 +172,7 @@ RSpec.describe Glossema::Formats::Odt do
   it "refuses what is locked" do
     expect { opened(odt(line("x"), "", "<manifest:encryption-data xmlns:manifest=\"m\"/>")) }.to raise_error(
       Glossema::Refused,
-      /locked with a password/
+      /protected with a password/
     )
   end
 
