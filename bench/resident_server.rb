@@ -12,6 +12,8 @@ ActiveRecord::Base.connection_handler.clear_all_connections!
 def (Operation::ChildProcess).launch(path)
   IO.popen("-", "w") || begin
     Process.setpriority(Process::PRIO_PROCESS, 0, 5)
+    # It outlives a killed server by a moment, and must not hold its lock then.
+    ObjectSpace.each_object(File) { |file| file.close if !file.closed? && file.path.end_with?(ServerLock::FILE) }
     ForkServer.new(path) { |asked| Operation.find(asked["operation"]).execute }.run
   end
 end

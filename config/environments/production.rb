@@ -1,4 +1,5 @@
 # Settings for use: what bin/start serves.
+FileUtils.mkdir_p(Rails.root.join("log"))
 Rails.application.configure do
   config.enable_reloading = false
   config.eager_load = ENV["GLOSSEMA_COMMAND"].nil?

@@ -137,7 +137,7 @@ RSpec.describe OutsideCall do
       serve(&behave)
       before = megabytes
       message, seconds = asked(patience: 20)
-      expect(message).to include("headers were longer than 64 KB")
+      expect(message).to include("headers are longer than 64 KB")
       expect([seconds, megabytes - before]).to match([be < 3, be < 30])
     end
   end

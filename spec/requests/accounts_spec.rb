@@ -221,7 +221,7 @@ RSpec.describe "Accounts" do
         as: :json
       expect(user.reload).to have_attributes(name: "Ines C.", email: "ines@new.example", words_per_hour: 420)
       patch "/api/account", params: { email: "nowhere" }, as: :json
-      expect(message).to eq("Email is not a mail address.")
+      expect(message).to eq("Email is not an email address.")
     end
 
     it "changes the password only with the one there is, and ends all other sessions" do

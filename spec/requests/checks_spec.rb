@@ -40,7 +40,7 @@ RSpec.describe "Checks" do
     expect(body).to include("checked" => 3, "left" => 0, "untranslated" => 1, "run" => nil,
       "profile" => "default")
     expect(finding("number-missing")).to include("source" => [[10, 12]], "target" => [[5, 7]],
-      "message" => "12 became 13.", "group" => "numbers")
+      "message" => "12 in the source is 13 in the target.", "group" => "numbers")
     write(0, "Pesa 12 kg.")
     segments[2].reload.update!(target: "Oliare la catena.")
     expect(told).to eq([])
@@ -187,9 +187,9 @@ RSpec.describe "Checks" do
     table = Glossema::Formats.detect(bytes, "f.xlsx").read(bytes, name: "f.xlsx", options: {})
     rows = table.first_rows(20).map { |row| row.values_at(1, 2, 4) }
     expect(rows).to include(["3", "have a look", "“la” is repeated."])
-    expect(rows.flatten).not_to include("12 became 13.")
+    expect(rows.flatten).not_to include("12 in the source is 13 in the target.")
     strings = Zip::File.open_buffer(StringIO.new(bytes)).read("xl/sharedStrings.xml")
-    expect(strings).to include("12 became 13.", "=as printed", user.name, "this segment")
+    expect(strings).to include("12 in the source is 13 in the target.", "=as printed", user.name, "this segment")
   end
 
   it "stand in the way of a delivery as long as she does not know, and in its record" do

@@ -104,7 +104,7 @@ RSpec.describe "A client’s server", :stand_in do
     AskServerJob.perform_now
     expect(told.last).to include(event: "said", message: include("The line is not served this year."))
     get "/api/projects/#{project.id}"
-    expect(body["server"]).to include("state" => "withdrawn", "said" => include("took this project back"))
+    expect(body["server"]).to include("state" => "withdrawn", "said" => include("withdrew this project"))
     post "/api/projects/#{project.id}/deliveries", as: :json
     expect(finish.state).to eq("done")
     expect([Sending.count, delivered]).to eq([0, []])
@@ -121,7 +121,7 @@ RSpec.describe "A client’s server", :stand_in do
     finish
     tell_server("withdraw", project: "hl-310")
     Sending.go
-    expect(Sending.first).to have_attributes(state: "refused", trouble: include("took this project back"))
+    expect(Sending.first).to have_attributes(state: "refused", trouble: include("withdrew this project"))
     expect(project.server_project.reload.state).to eq("withdrawn")
     tell_server("offer", project: "hl-310")
     post "/api/deliveries/#{project.deliveries.first.id}/sending", as: :json

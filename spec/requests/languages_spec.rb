@@ -35,7 +35,7 @@ RSpec.describe "Languages of the interface" do
       get "/api/projects/#{project.id}/findings"
       body["findings"].pluck("message")
     end
-    expect(told.call).to eq(["12 became 13."])
+    expect(told.call).to eq(["12 in the source is 13 in the target."])
     in_italian
     expect(told.call).to eq(["12 nel testo di partenza è 13 nella traduzione."])
   end

@@ -74,7 +74,7 @@ RSpec.describe "Memories" do
     )
     expect(memory.units.count).to eq(5)
     post "/api/memories/#{memory.id}/exchange", params: { file: upload("a;b", "e.csv"), columns: "{first" }
-    expect(body.dig("error", "message")).to start_with("The columns of the table cannot be read")
+    expect(body.dig("error", "message")).to start_with("The columns of the table are not valid")
   end
 
   it "take in tables whose texts hold quotes, and list every row that gives no unit (unit-dropped)" do

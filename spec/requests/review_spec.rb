@@ -86,7 +86,7 @@ RSpec.describe "Review" do
     bring(edited(["replace", "Fermarsi.", ""]))
     change = changes.first
     expect(change).to include("number" => 3, "after" => "", "kind" => "wording",
-      "refused" => a_string_starting_with("The whole translation was deleted."))
+      "refused" => a_string_starting_with("The change was not accepted. The whole translation was deleted."))
     expect(decide("taken")["error"]).to include("code" => "change-refused")
     decide("left")
     expect(segments[2].reload).to have_attributes(target: "Fermarsi.", state: "translated")

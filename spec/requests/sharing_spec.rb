@@ -68,7 +68,7 @@ RSpec.describe "Sharing" do
     get "/api/memories/#{memory.id}/shares"
     expect(code).to eq("share-owner")
     as(ines)
-    { 1.day.ago.to_date.iso8601 => "over already", "soon" => "“soon” is not a day" }.each do |day, said|
+    { 1.day.ago.to_date.iso8601 => "in the past", "soon" => "“soon” is not a day" }.each do |day, said|
       patch "/api/shares/#{share.id}", params: { until: day }, as: :json
       expect(body["error"]["message"]).to include(said)
     end

@@ -54,7 +54,7 @@ RSpec.describe "Termbases" do
     get "/api/segments/#{project.segments.last.id}/terms"
     expect(body["carried"].map { |one| one.values_at("kind", "target") }).to eq([["kept", "25 km/h"]])
     patch "/api/projects/#{project.id}", params: { never_translated: ["/(/"] }, as: :json
-    expect(body["error"]).to include("code" => "list-pattern", "message" => start_with("“/(/” is no pattern"))
+    expect(body["error"]).to include("code" => "list-pattern", "message" => start_with("“/(/” is not a valid expression"))
     client = user.clients.create!(name: "Tarnholt")
     patch "/api/clients/#{client.id}", params: { never_used: ["/.*/"] }, as: :json
     expect(body["error"]["message"]).to eq("“/.*/” matches everywhere. Enter a more specific expression.")

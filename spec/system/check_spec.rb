@@ -22,7 +22,7 @@ RSpec.describe "Check" do
   end
 
   it "shows what and where, narrows by several conditions, orders, and leads to the text" do
-    expect(messages).to eq(["must fix: 12 became 13.", "have a look: “la” stands there twice.",
+    expect(messages).to eq(["must fix: 12 in the source is 13 in the target.", "have a look: “la” is repeated.",
                             "have a look: There are two spaces in a row."])
     expect(page).to have_css(".must-fix .finding .target mark", text: "13")
     expect(faults).to eq([])
@@ -40,7 +40,7 @@ RSpec.describe "Check" do
 
   it "tells of the open segment beside the text too, and puts right there" do
     visit "/projects/#{project.id}/translate##{segments[1].id}"
-    expect(page).to have_css(".card .foot", text: "have a look: “la” stands there twice.")
+    expect(page).to have_css(".card .foot", text: "have a look: “la” is repeated.")
     find("[role=tab]", text: "Findings").click
     expect(page).to have_css(".segment-findings li", text: "“la” is repeated.")
     click_button "Apply fix"
@@ -60,7 +60,7 @@ RSpec.describe "Check" do
     expect(page).to have_css(".row", count: 1, text: "It weighs 12 kg.")
     find(".row .pair").click
     press(:control, :enter)
-    expect(page).to have_text("Segment 1 is saved with a warning: 12 became 13.")
+    expect(page).to have_text("Segment 1 is saved with a warning: 12 in the source is 13 in the target.")
   end
 
   it "puts right by key, or all that is certain, each with a way back" do
@@ -121,7 +121,7 @@ RSpec.describe "Check" do
     expect(page).to have_css(".findings > li", count: 2)
     segments[0].reload.confirm("Pesa 14 kg.", origin: { "kind" => "typed" }, by: user)
     project.announce("segments", segments: [])
-    expect(page).to have_css(".findings > li", text: "12 became 14.")
+    expect(page).to have_css(".findings > li", text: "12 in the source is 14 in the target.")
   end
 
   it "makes one wording of two" do

@@ -154,7 +154,7 @@ RSpec.describe "Memories" do
       )
     sign_in(user, to: "/projects/#{project.id}/translate")
     expect(card).to have_css(".proposals mark", text: "80")
-    expect(card).to have_css(".adapted", text: "adapted: 60 became 80")
+    expect(card).to have_css(".adapted", text: "adapted: 60 → 80")
     click_button "Why 94"
     expect(card).to have_css(".why", text: "99, less 5 memory")
     expect(faults).to eq([])
