@@ -1,6 +1,8 @@
 // The guide in the language of the interface, chapter by chapter: the files of docs/guide, as they are.
 // Loaded when it is opened or searched.
-import { language } from '../shared/i18n'
+import type MiniSearch from 'minisearch'
+import i18next, { language } from '../shared/i18n'
+import { commandsMeant, searchOf } from '../shared/palette/search'
 
 const TEXTS = import.meta.glob<string>('../../docs/guide/*/*.md', {
   query: '?raw',
@@ -51,15 +53,25 @@ function chapterOf(path: string): Chapter {
   }
 }
 
-// Sections that hold all the words, those first that have them in their titles.
-export function sectionsWith(words: string, among: Chapter[] = chapters): Section[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
-  const holds = (text: string) => wanted.every((word) => text.toLowerCase().includes(word))
-  const found = among.flatMap(({ sections }) => sections).filter(({ of, text }) => holds(`${of} ${text}`))
-  return [...found.filter(({ title }) => holds(title)), ...found.filter(({ title }) => !holds(title))]
-}
-
 export const chapters: Chapter[] = Object.keys(TEXTS)
   .filter((path) => path.includes(`/guide/${language}/`))
   .toSorted()
   .map(chapterOf)
+
+let index: MiniSearch | undefined
+const sections = chapters.flatMap((chapter) => chapter.sections)
+
+function indexed(): MiniSearch {
+  if (index) return index
+  index = searchOf(['title', 'of', 'text'])
+  index.addAll(sections.map(({ title, of, text }, id) => ({ id, title, of, text })))
+  return index
+}
+
+// Sections that have all the words, those first that have them in their titles; then those about the commands that
+// have the words as synonyms.
+export function sectionsWith(words: string): Section[] {
+  const wanted = [words, ...commandsMeant(words).map((id) => i18next.t(id))]
+  const found = wanted.flatMap((one) => indexed().search(one, { boost: { title: 6, of: 3 } }))
+  return [...new Set(found.map(({ id }) => sections[id as number]))]
+}

@@ -27,7 +27,9 @@ function kindsOf(project: Project): (keyof typeof NAMES)[] {
 // Offers them to the palette in every stage.
 export function useProjectCommands(project: Project | undefined) {
   const acts = useActs(project)
-  useEffect(() => commands.offerNamed(acts.map(({ name, run }) => ({ name, run }))))
+  useEffect(() =>
+    commands.offerNamed(acts.map(({ kind, name, run }) => ({ id: `projects.${kind}This`, name, run }))),
+  )
 }
 
 export function ThisProject({ project }: { project: Project }) {

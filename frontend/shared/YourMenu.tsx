@@ -29,7 +29,7 @@ const PLACES = [
 export const placesOf = (user: { owner: boolean }) =>
   PLACES.filter(([, address]) => user.owner || address !== HERS)
 
-const signOut = () =>
+export const signOut = () =>
   void api.delete('/session').then(() => {
     window.location.href = '/'
   })

@@ -3,6 +3,8 @@ import type { Command } from './keys'
 
 type Run = () => void
 export interface Named {
+  // The key of its text, by which the palette finds synonyms.
+  id?: string
   name: string
   run: Run
 }

@@ -121,7 +121,7 @@ export const proposalKey = (number: number) => `Ctrl+Shift+${number}`
 // Numbers are fixed.
 export const isNumbered = (key: string) => /^(?:Ctrl\+Shift|Alt\+Shift|Ctrl\+Alt)\+[1-9]$/.test(key)
 
-const mac = /Mac/.test(navigator.platform)
+const mac = /Mac/.test(globalThis.navigator?.platform ?? '')
 const SHOWN: Record<string, string> = {
   Enter: '↵',
   ArrowDown: '↓',

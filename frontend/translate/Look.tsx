@@ -1,6 +1,6 @@
 // How the text looks: size, line length, face, spacing, source beside target. Kept for her; seen at once.
 import { Radio } from 'antd'
-import { useEffect } from 'react'
+import { useCallback, useEffect } from 'react'
 import { useTranslation } from 'react-i18next'
 import { commands } from '../shared/commands'
 import { useOpened } from '../shared/focus'
@@ -9,6 +9,7 @@ import { useSettings } from '../shared/settings'
 import type { ReadingLook } from '../shared/shapes'
 import type { Act } from '../shared/useAct'
 import { usePrefer } from '../shared/usePrefer'
+import { useOpenedByAddress } from '../shared/useOpenedByAddress'
 
 type Value = string | number | boolean
 interface Choice {
@@ -39,6 +40,10 @@ export function Look({ act }: { act: Act }) {
   const nameOf = useNames()
   const { reading = {} } = useSettings().user.preferences
   const { open, setOpen, opener, inside } = useOpened()
+  useOpenedByAddress(
+    'look',
+    useCallback(() => setOpen(true), [setOpen]),
+  )
   const set = (field: keyof ReadingLook, value: Value) => prefer({ reading: { ...reading, [field]: value } })
   useEffect(() =>
     commands.offerNamed(
@@ -46,6 +51,7 @@ export function Look({ act }: { act: Act }) {
         choice.values
           .filter((value) => value !== (reading[choice.field] ?? choice.usual))
           .map((value) => ({
+            id: 'look.title',
             name: `${t(`look.${choice.field}`)}: ${nameOf(choice, value)}`,
             run: () => set(choice.field, value),
           })),

@@ -1,7 +1,7 @@
 // How she likes to work in Translate, in one place: repeats, the lowest score shown, what an untouched
 // segment begins with, completion.
 import { Checkbox, Radio } from 'antd'
-import { useEffect } from 'react'
+import { useCallback, useEffect } from 'react'
 import { useTranslation } from 'react-i18next'
 import { commands } from '../shared/commands'
 import { useOpened } from '../shared/focus'
@@ -10,6 +10,7 @@ import { useSettings } from '../shared/settings'
 import type { CompletionSource, Preferences } from '../shared/shapes'
 import type { Act } from '../shared/useAct'
 import { usePrefer } from '../shared/usePrefer'
+import { useOpenedByAddress } from '../shared/useOpenedByAddress'
 
 const FLOORS = [30, 40, 50, 60, 70, 75, 80, 85]
 const USUAL_FLOOR = 50
@@ -28,12 +29,17 @@ export function Ways({ act }: { act: Act }) {
   const prefer = usePrefer(act)
   const choices = useChoices()
   const { open, setOpen, opener, inside } = useOpened()
+  useOpenedByAddress(
+    'ways',
+    useCallback(() => setOpen(true), [setOpen]),
+  )
   useEffect(() =>
     commands.offerNamed(
       choices.flatMap(({ title, value, options }) =>
         options
           .filter((option) => option.value !== value)
           .map((option) => ({
+            id: 'ways.title',
             name: `${title}: ${option.label}`,
             run: () => prefer({ ...option.prefer }),
           })),

@@ -1,10 +1,12 @@
 // The text narrowed by conditions; they stand as a sentence below, each word of which is changed by a press or
 // left out.
-import { useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { commands } from '../../shared/commands'
 import { useOpened } from '../../shared/focus'
 import { Floating } from '../../shared/parts/Floating'
-import type { Conditions } from './conditions'
+import { useOpenedByAddress } from '../../shared/useOpenedByAddress'
+import { ANYTHING, type Conditions } from './conditions'
 import { useNamedConditions } from './Names'
 import { Panel } from './Panel'
 import { useSentence, without, type Part } from './useSentence'
@@ -18,8 +20,18 @@ interface Props {
 export function Filter({ project, conditions, onChange }: Props) {
   const { t } = useTranslation()
   const { open, setOpen, opener, inside } = useOpened()
+  useOpenedByAddress(
+    'filter',
+    useCallback(() => setOpen(true), [setOpen]),
+  )
   const [wanted, setWanted] = useState<Part>('text')
   useNamedConditions(onChange)
+  useEffect(() =>
+    commands.offerNamed([
+      { id: 'filter.title', name: t('filter.title'), run: () => setOpen(true) },
+      { id: 'filter.clear', name: t('filter.clear'), run: () => onChange(ANYTHING) },
+    ]),
+  )
   const sentence = useSentence(conditions)
   const said = sentence.map(({ words }) => words).join(', ')
   return (

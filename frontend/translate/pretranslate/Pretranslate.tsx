@@ -1,6 +1,6 @@
 // Pre-translation: settings, a preview of what would come from where, the writing, and the way back.
 import { Button, Modal } from 'antd'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useQueryClient } from '@tanstack/react-query'
 import { commands } from '../../shared/commands'
@@ -9,6 +9,7 @@ import { OperationProgress } from '../../operations/OperationProgress'
 import { cancelOperation, isUnderWay, undoOperation, useOperation } from '../../operations/queries'
 import type { Operation } from '../../shared/types'
 import { useAct } from '../../shared/useAct'
+import { useOpenedByAddress } from '../../shared/useOpenedByAddress'
 import { refreshText, type Listing } from '../queries'
 import type { Choices } from '../useShown'
 import { Origins } from './Origins'
@@ -40,7 +41,15 @@ export function Pretranslate(parts: Parts) {
   const { project } = parts
   const { t } = useTranslation()
   const [open, setOpen] = useState(false)
-  useEffect(() => commands.offerNamed([{ name: t('pretranslate.open'), run: () => setOpen(true) }]))
+  useOpenedByAddress(
+    'pretranslate',
+    useCallback(() => setOpen(true), []),
+  )
+  useEffect(() =>
+    commands.offerNamed([
+      { id: 'pretranslate.open', name: t('pretranslate.open'), run: () => setOpen(true) },
+    ]),
+  )
   return (
     <>
       <button type="button" onClick={() => setOpen(true)}>

@@ -1,6 +1,6 @@
 // Find and replace across the project: every change is previewed, each accepted or not.
 import { Button, Checkbox, Input, Modal, Radio } from 'antd'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useQueryClient } from '@tanstack/react-query'
 import { commands } from '../../shared/commands'
@@ -9,6 +9,7 @@ import { OperationProgress } from '../../operations/OperationProgress'
 import { undoOperation, useOperation } from '../../operations/queries'
 import { useAct } from '../../shared/useAct'
 import { useOffer } from '../../shared/useOffer'
+import { useOpenedByAddress } from '../../shared/useOpenedByAddress'
 import { refreshText } from '../queries'
 import { Places } from './Places'
 import { lookFor, writeChanges, type Asked, type Found } from './queries'
@@ -20,7 +21,13 @@ const SWITCHES = ['cased', 'words', 'regex'] as const
 export function Replace({ project }: { project: number }) {
   const { t } = useTranslation()
   const [open, setOpen] = useState(false)
-  useEffect(() => commands.offerNamed([{ name: t('replace.title'), run: () => setOpen(true) }]))
+  useOpenedByAddress(
+    'replace',
+    useCallback(() => setOpen(true), []),
+  )
+  useEffect(() =>
+    commands.offerNamed([{ id: 'replace.title', name: t('replace.title'), run: () => setOpen(true) }]),
+  )
   return open && <Box project={project} onClose={() => setOpen(false)} />
 }
 

@@ -1,10 +1,10 @@
-// The command palette: every command of the view, every project, every page of the guide, by typing a part of
-// its name.
+// The command palette: commands, destinations, projects and other records and the guide, found by their names and
+// by synonyms.
 import { Input, Modal } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Key } from './parts/Key'
-import type { Project } from './types'
+import { Key } from '../parts/Key'
+import type { Project } from '../types'
 import { usePaletteEntries, type Entry } from './usePaletteEntries'
 
 interface Props {
@@ -67,7 +67,7 @@ export function Palette({ onClose, onSheet, project }: Props) {
       <ul className="palette-list" role="listbox" id="palette-list" aria-label={t('palette.label')}>
         {found.map((entry, index) => (
           <li
-            key={entry.name}
+            key={`${entry.id ?? ''} ${entry.name}`}
             id={`palette-${index}`}
             role="option"
             aria-selected={index === chosen}
