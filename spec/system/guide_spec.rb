@@ -6,16 +6,16 @@ RSpec.describe "Guide" do
     user.update!(preferences: { "keys" => { "addTerm" => "Alt+Shift+Q" } })
     sign_in(user)
     press(:control, "k")
-    type("codes, numbers")
-    expect(page).to have_css("[role=option]", text: "Guide: Codes, numbers, completion (Translate)")
+    type("insert codes")
+    expect(page).to have_css("[role=option]", text: "Guide: Insert codes and numbers, complete words (Translate)")
     press(:enter)
-    expect(page).to have_css("article h2", text: "Codes, numbers, completion")
+    expect(page).to have_css("article h2", text: "Insert codes and numbers, complete words")
     expect(page).to have_css("kbd", text: "Alt Shift Q").and have_css("kbd", text: "Tab")
     expect(page).to have_css("[aria-current=page]", text: "Translate")
     fill_in "Search the guide", with: "no such thing"
     expect(page).to have_text("No results in the guide.")
-    fill_in "Search the guide", with: "doubtful walks"
-    click_link "See what is doubtful"
+    fill_in "Search the guide", with: "thin where"
+    click_link "Check doubtful pairs"
     expect(page).to have_css("article h1", text: "Align")
     eventually do
       expect(page.evaluate_script("document.querySelector('article img').naturalWidth")).to be_positive
@@ -30,7 +30,7 @@ RSpec.describe "Guide" do
     stages = %w[brief translate check deliver].map { |stage| "/projects/#{project.id}/#{stage}" }
     user.prefer("tour" => ["/", *stages])
     sign_in(user)
-    expect(page).to have_text("Is this your first look?")
+    expect(page).to have_text("New to Glossema?")
     click_button "Start tour"
     expect(page).to have_css(".tour h2", text: "Today 1 / 5")
     { "Brief" => ".brief", "Translate" => ".card", "Check" => "main h1", "Deliver" => "main h1" }
@@ -46,7 +46,7 @@ RSpec.describe "Guide" do
     expect(page).to have_no_css(".tour")
     click_link "Glossema"
     click_button "Not now"
-    expect(page).to have_no_text("Is this your first look?")
+    expect(page).to have_no_text("New to Glossema?")
     eventually { expect(user.reload.preferences["hints_gone"]).to eq(["tour"]) }
   end
 end
