@@ -23,6 +23,13 @@ RSpec.describe "bin/glossema" do
     )
   end
 
+  it "lists every command as help, and names the way to it when it is asked for another" do
+    output, errors, status = Open3.capture3(command, "--help")
+    expect([errors, status.exitstatus]).to eq(["", 0])
+    expect(Glossema::Cli::COMMANDS).to all(satisfy { |name| output.match?(/^  #{name} /) })
+    expect(glossema("nonsense").drop(1)).to eq(["#{Glossema::Cli::USAGE}\n", 2])
+  end
+
   it "extracts, merges and proves" do
     rows, = glossema("extract", "a.docx", "--source-lang", "en")
     expect(rows.map { |row| row.values_at("id", "source", "codes") }).to eq(

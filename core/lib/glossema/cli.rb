@@ -17,7 +17,8 @@ module Glossema
 
     DONE, NO, REFUSED = 0, 1, 2
     COMMANDS = %w[extract merge roundtrip segment count score terms carry spell check sheet cues align].freeze
-    USAGE = "usage: glossema #{COMMANDS.join("|")}|memory …; see the README".freeze
+    HELP = File.expand_path("../../data/help.txt", __dir__)
+    USAGE = "Usage: bin/glossema COMMAND …; bin/glossema --help lists the commands.".freeze
 
     def initialize(arguments, input, output, errors)
       @arguments, @input, @output, @errors = arguments.dup, input, output, errors
@@ -28,6 +29,7 @@ module Glossema
     # Runs the command; returns the exit status.
     def run
       command = @arguments.shift
+      return help if %w[help --help -h].include?(command) && @arguments.empty?
       return refuse(USAGE) unless self.class::COMMANDS.include?(command)
 
       parse_options
@@ -41,15 +43,20 @@ module Glossema
     rescue SystemCallError => e
       refuse("#{e.message.sub(/ @ \w+/, "")}.")
     rescue JSON::ParserError => e
-      refuse("This is not JSON: #{e.message.lines.first.strip[0, 100]}.")
+      refuse("The input is not valid JSON: #{e.message.lines.first.strip[0, 100]}.")
     rescue StandardError => e
       # Never a backtrace for the user; whoever mends it asks for one.
       raise if ENV["GLOSSEMA_TRACE"]
 
       refuse(
-        "#{@file_name || command} cannot be worked on: a fault in Glossema itself (#{e.class}: " \
+        "#{@file_name || command} was not processed because of an error in Glossema (#{e.class}: " \
           "#{e.message.lines.first.to_s.strip[0, 120]})."
       )
+    end
+
+    def help
+      @output.write(File.read(HELP))
+      DONE
     end
 
     def extract
