@@ -95,10 +95,10 @@ RSpec.describe MemoryCommands do
 
   # The codes behind: name-taken, memory-invalid, usage, memory-unknown, missing; memory-ambiguous below.
   {
-    %w[memory create Shop --source-lang en --target-lang it] => /There is a memory called “Shop” already/,
+    %w[memory create Shop --source-lang en --target-lang it] => /There is already a memory named “Shop”/,
     %w[memory create New --source-lang english --target-lang it] => /“english” is not a language tag/,
     %w[memory create New] => /--source-lang is missing/,
-    %w[memory import Nobody a.tmx] => /There is no memory called “Nobody”/,
+    %w[memory import Nobody a.tmx] => /There is no memory named “Nobody”/,
     %w[memory import Shop missing.tmx] => /missing\.tmx does not exist/,
     %w[memory burn Shop] => /There is nothing called “memory burn”: create, import/,
     %w[memory lookup] => /NAME is missing/,
@@ -114,7 +114,7 @@ RSpec.describe MemoryCommands do
 
   it "asks for another name when several people have a memory called so" do
     2.times { make_memory(make_user, [], name: "Ours") }
-    expect(run("memory", "lookup", "Ours").drop(1)).to eq(["2 people have a memory called “Ours”.\n", 2])
+    expect(run("memory", "lookup", "Ours").drop(1)).to eq(["2 users have a memory named “Ours”.\n", 2])
   end
 
   # Several processes need a database of their own.

@@ -40,7 +40,7 @@ RSpec.describe "A memory and its processes" do
   it "is whole after kill -9 in the middle of an import, and takes in two files at once" do
     expect(glossema("memory", "create", "Work", "--source-lang", "en", "--target-lang", "it").last).to eq(0)
     expect(glossema("memory", "create", "Work", "--source-lang", "en", "--target-lang", "it")[1..]).to eq(
-      ["There is a memory called “Work” already.\n", 2]
+      ["There is already a memory named “Work”. Choose another name.\n", 2]
     )
     large = tmx("large", LARGE)
     pid =
@@ -88,7 +88,7 @@ RSpec.describe "A memory and its processes" do
         .reject { |_, segments| segments.zero? }
     ).to eq("exact" => 1, "new" => 1)
     expect(glossema("memory", "lookup", "Nobody")[1..]).to eq(
-      ["There is no memory called “Nobody” in #{folder}.\n", 2]
+      ["There is no memory named “Nobody” in #{folder}.\n", 2]
     )
   end
 end

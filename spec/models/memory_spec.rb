@@ -198,7 +198,7 @@ RSpec.describe Memory do
     it "says what was refused, and that the process ended when it did" do
       expect { import(memory, "<html></html>") }.to raise_error(
         Glossema::Refused,
-        /not a TMX file: it begins with <html>/
+        /not a TMX file: its root element is <html>/
       )
       stub_const("Memory::Import::READER", "/nowhere")
       expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/) do |refused|

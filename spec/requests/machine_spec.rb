@@ -50,7 +50,7 @@ RSpec.describe "Machine translation", :stand_in do
     expect([body["name"], MachineService.last.key]).to eq(["Other", WithStandIn::KEY])
     behave(refuse: "quota")
     post "/api/machine_services/#{made["id"]}/try", params: { source_lang: "en-GB", target_lang: "it-IT" }
-    expect(body["error"]["message"]).to end_with("refuses for now: the quota is used up.")
+    expect(body["error"]["message"]).to end_with("does not accept more texts: the quota is used up.")
   end
 
   it "proposes what the service gives, asks for a text once, and notes what was sent" do

@@ -108,8 +108,8 @@ RSpec.describe "Memories on other servers", :stand_in do
     source = attach
     first = project_with(source.item).segments.order(:position).first
     { { slow: 3 } => "no response within 1 s", { fail: 503 } => "status 503",
-      { garble: "html" } => "is no answer", { garble: "count" } => "is no answer",
-      { garble: "half" } => "is no answer", { garble: "million" } => "longer than 8 MB" }.each do |how, why|
+      { garble: "html" } => "was not valid", { garble: "count" } => "was not valid",
+      { garble: "half" } => "was not valid", { garble: "million" } => "larger than 8 MB" }.each do |how, why|
       OutsideCall.broken.clear
       RemoteSource::Desk.clear
       stub_const("RemoteSource::WHILE_TYPING", how.key?(:slow) ? 1 : 30)
@@ -133,7 +133,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     get "/api/segments/#{first.id}/elsewhere"
     RemoteSource::Desk.settle
     get "/api/segments/#{first.id}/elsewhere"
-    expect(body["sources"].first["said"]).to include("left alone")
+    expect(body["sources"].first["said"]).to include("Try again later")
     expect(asked).to eq(before)
     expect { source.test }.to raise_error(Glossema::Refused) { |e| expect(e.code).to eq("remote-resting") }
     tell_server({})

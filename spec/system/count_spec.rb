@@ -102,7 +102,7 @@ RSpec.describe "Counting and quoting" do
     cells = computed(File.join(folder, File.basename(path)))
     sums = cells.to_h { |line| [line.first, line] }
     expect(BigDecimal(sums["All"][4])).to eq(BigDecimal(quote.figures["weighted_words"]))
-    %w[Net Rush Total].each do |name|
+    ["Net", "Rush fee", "Total"].each do |name|
       expect(BigDecimal(sums[name].last)).to eq(BigDecimal(quote.figures[name.downcase]))
     end
 
