@@ -31,7 +31,7 @@ Rails.application.routes.draw do
     resources :quotes, only: %i[index show create update]
     resources :reference_files, only: %i[show destroy]
     resource :pace, only: :show
-    resources :put_aways, only: %i[index update]
+    resources :trash_items, only: %i[index update]
     resources :shares, only: %i[index update destroy]
     resources :invitations, only: :show
     resources :remote_keys, only: :destroy
@@ -45,7 +45,7 @@ Rails.application.routes.draw do
       resources :shares, only: %i[index create]
       resources :remote_keys, only: %i[index create]
       resource :table, only: :create, controller: "memory_tables"
-      resources :units, only: :index, controller: "memory_units"
+      resources :units, only: :index, controller: "translation_units"
       resource :facets, only: :show
       resource :tidy, only: :show
       resources :operations, only: :index
@@ -76,7 +76,7 @@ Rails.application.routes.draw do
       post :try, on: :member
     end
     resource :machine_comparison, only: :create
-    resources :units, only: %i[show update], controller: "memory_units"
+    resources :units, only: %i[show update], controller: "translation_units"
     resources :projects, only: %i[index show create update destroy] do
       resource :beginning, only: :create
       resource :readiness, only: :show, controller: "readiness"
@@ -88,22 +88,22 @@ Rails.application.routes.draw do
       resources :reports, only: :create
       resources :reference_files, only: %i[index create]
       resources :segments, only: :index
-      resource :cut_look, only: :create
+      resource :segmentation_preview, only: :create
       resources :operations, only: :index
       resource :pretranslation, only: %i[create update]
       resource :replacements, only: %i[show create]
       resource :concordance, only: :show
-      resource :far_concordance, only: :show
+      resource :remote_concordance, only: :show, controller: "remote_searches"
       resources :terms, only: :create
       resource :term_places, only: :show
       resource :spelling, only: %i[show create update destroy]
       resources :deliveries, only: %i[index create]
       resource :delivery_differences, only: :show, controller: "delivery_differences"
       resources :notes, only: %i[index create]
-      resource :narrowing, only: :show
+      resource :segment_filter, only: :show
       resource :findings, only: :update
       resources :findings, only: :index
-      resources :let_stands, only: :create
+      resources :ignored_findings, only: :create
       resource :check_run, only: :create
       resources :check_marks, only: :index
       resources :unifications, only: :create
@@ -111,7 +111,7 @@ Rails.application.routes.draw do
       resources :check_trials, only: :create
       resource :check_report, only: :show
       resources :misspellings, only: :index
-      resources :near_twins, only: :index
+      resources :similar_segments, only: :index
       resources :memory_rivals, only: :index
       resource :post_editing, only: :show, controller: "post_editing"
       resource :question_sheet, only: %i[show create]
@@ -136,8 +136,8 @@ Rails.application.routes.draw do
     resources :segments, only: %i[show update] do
       resources :proposals, only: :index
       resource :terms, only: :show, controller: "segment_terms"
-      resource :outlook, only: :show
-      resource :elsewhere, only: :show
+      resource :completion_context, only: :show
+      resource :remote_proposals, only: :show
       resource :machine, only: :show, controller: "machine_proposals"
       resource :findings, only: %i[show create], controller: "segment_findings"
       resources :versions, only: %i[index create]
@@ -148,7 +148,7 @@ Rails.application.routes.draw do
       resource :repeats, only: %i[create destroy]
     end
     resources :deliveries, only: :show do
-      resource :sending, only: :create
+      resource :outgoing_request, only: :create
     end
     resources :review_rounds, only: %i[show update destroy] do
       resources :decisions, only: :create, controller: "review_decisions"
@@ -157,7 +157,7 @@ Rails.application.routes.draw do
     end
     resources :notes, only: %i[update destroy]
     resources :remarks, only: %i[update destroy]
-    resources :let_stands, only: :destroy
+    resources :ignored_findings, only: :destroy
     resources :delivered_files, only: :show
   end
   # What others reach by keys: docs/protocol.md.

@@ -23,12 +23,6 @@ FOREIGN KEY ("project_id")
 CREATE INDEX "index_attachments_of_memories_on_memory_id" ON "attachments_of_memories" ("memory_id");
 CREATE UNIQUE INDEX "index_attachments_of_memories_on_project_id_and_memory_id" ON "attachments_of_memories" ("project_id", "memory_id");
 CREATE INDEX "index_attachments_of_memories_on_project_id" ON "attachments_of_memories" ("project_id");
-CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "put_away_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, "check_profile" json, "language" varchar, "machine_order" json DEFAULT '{}' NOT NULL, "machine_shown" integer DEFAULT 1 NOT NULL, CONSTRAINT "fk_rails_21c421fd41"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
-);
-CREATE UNIQUE INDEX "index_clients_on_user_id_and_name" ON "clients" ("user_id", "name");
-CREATE INDEX "index_clients_on_user_id" ON "clients" ("user_id");
 CREATE TABLE IF NOT EXISTS "delivered_files" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "delivery_id" integer NOT NULL, "document_id" integer NOT NULL, "name" varchar NOT NULL, "checksum" varchar NOT NULL, "byte_size" integer NOT NULL, "proof" json NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0d30fa806b"
 FOREIGN KEY ("delivery_id")
   REFERENCES "deliveries" ("id")
@@ -52,39 +46,24 @@ FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 );
 CREATE INDEX "index_documents_on_project_id" ON "documents" ("project_id");
-CREATE TABLE IF NOT EXISTS "kept_translations" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "unit" varchar NOT NULL, "source" text NOT NULL, "fields" json DEFAULT '{}' NOT NULL, "versions" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_dd19b1ad9e"
+CREATE TABLE IF NOT EXISTS "detached_translations" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "unit" varchar NOT NULL, "source" text NOT NULL, "fields" json DEFAULT '{}' NOT NULL, "versions" json DEFAULT '[]' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_dd19b1ad9e"
 FOREIGN KEY ("document_id")
   REFERENCES "documents" ("id")
 );
-CREATE INDEX "index_kept_translations_on_document_id_and_unit" ON "kept_translations" ("document_id", "unit");
-CREATE INDEX "index_kept_translations_on_document_id" ON "kept_translations" ("document_id");
 CREATE TABLE IF NOT EXISTS "memories" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer, "name" varchar NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar NOT NULL, "target_lang" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "deleted_at" datetime(6), "used_at" datetime(6), "origin" varchar, CONSTRAINT "fk_rails_80ff95ac61"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
 CREATE UNIQUE INDEX "index_memories_on_user_id_and_name" ON "memories" ("user_id", "name") WHERE deleted_at IS NULL;
 CREATE INDEX "index_memories_on_user_id" ON "memories" ("user_id");
-CREATE TABLE IF NOT EXISTS "memory_units" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "segment_id" bigint, "source" text NOT NULL, "target" text NOT NULL, "author" varchar, "client" varchar, "subject" varchar, "project" varchar, "file" varchar, "origin" varchar DEFAULT 'typed' NOT NULL, "used" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "source_hash" bigint DEFAULT 0 NOT NULL, "words" blob, "changed_by" varchar, "key" varchar, "previous_hash" bigint, "next_hash" bigint, "codes" json, "extra" json, "import_id" integer, "used_at" datetime(6), "outside_id" varchar, CONSTRAINT "fk_rails_d3478ba106"
+CREATE TABLE IF NOT EXISTS "translation_units" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "memory_id" integer NOT NULL, "segment_id" bigint, "source" text NOT NULL, "target" text NOT NULL, "author" varchar, "client" varchar, "subject" varchar, "project" varchar, "file" varchar, "origin" varchar DEFAULT 'typed' NOT NULL, "used" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "source_hash" bigint DEFAULT 0 NOT NULL, "words" blob, "changed_by" varchar, "key" varchar, "previous_hash" bigint, "next_hash" bigint, "codes" json, "extra" json, "import_id" integer, "used_at" datetime(6), "outside_id" varchar, CONSTRAINT "fk_rails_d3478ba106"
 FOREIGN KEY ("memory_id")
   REFERENCES "memories" ("id")
 );
-CREATE INDEX "index_memory_units_on_memory_id_and_source_hash" ON "memory_units" ("memory_id", "source_hash");
-CREATE INDEX "index_memory_units_on_segment_id" ON "memory_units" ("segment_id") WHERE segment_id IS NOT NULL;
-CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "put_away_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "hand_over" json, "times_fixed" boolean DEFAULT 0 NOT NULL, "count_due" boolean DEFAULT 0 NOT NULL, "finished_at" datetime(6), CONSTRAINT "fk_rails_8d9657cec3"
-FOREIGN KEY ("client_id")
-  REFERENCES "clients" ("id")
-, CONSTRAINT "fk_rails_b872a6760a"
+CREATE TABLE IF NOT EXISTS "trash_items" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "kind" varchar NOT NULL, "name" varchar NOT NULL, "place" varchar, "record_id" bigint, "facts" json DEFAULT '{}' NOT NULL, "restored_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0515081423"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
-CREATE INDEX "index_projects_on_client_id" ON "projects" ("client_id");
-CREATE INDEX "index_projects_on_user_id" ON "projects" ("user_id");
-CREATE TABLE IF NOT EXISTS "put_aways" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "kind" varchar NOT NULL, "name" varchar NOT NULL, "place" varchar, "record_id" bigint, "facts" json DEFAULT '{}' NOT NULL, "restored_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0515081423"
-FOREIGN KEY ("user_id")
-  REFERENCES "users" ("id")
-);
-CREATE INDEX "index_put_aways_on_kind_and_record_id" ON "put_aways" ("kind", "record_id");
-CREATE INDEX "index_put_aways_on_user_id" ON "put_aways" ("user_id");
 CREATE TABLE IF NOT EXISTS "segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "key" varchar NOT NULL, "block" varchar NOT NULL, "path" varchar NOT NULL, "source" text NOT NULL, "source_key" varchar NOT NULL, "codes" json DEFAULT '[]' NOT NULL, "words" integer NOT NULL, "characters" integer NOT NULL, "target" text DEFAULT '' NOT NULL, "state" varchar DEFAULT 'untouched' NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "marked" boolean DEFAULT 0 NOT NULL, "version" integer DEFAULT 0 NOT NULL, "note" varchar, "limit" integer, "confirmed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "alternatives" json DEFAULT '[]' NOT NULL, "context" varchar, "exempt" boolean DEFAULT 0 NOT NULL, "locked" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ec1b1b96c6"
 FOREIGN KEY ("document_id")
   REFERENCES "documents" ("id")
@@ -194,7 +173,7 @@ FOREIGN KEY ("termbase_id")
 CREATE INDEX "index_attached_termbases_on_project_id" ON "attached_termbases" ("project_id");
 CREATE INDEX "index_attached_termbases_on_termbase_id" ON "attached_termbases" ("termbase_id");
 CREATE UNIQUE INDEX "index_attached_termbases_on_project_id_and_termbase_id" ON "attached_termbases" ("project_id", "termbase_id");
-CREATE TABLE IF NOT EXISTS "own_words" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "project_id" integer, "lang" varchar NOT NULL, "word" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_36e7ad6280"
+CREATE TABLE IF NOT EXISTS "user_words" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "project_id" integer, "lang" varchar NOT NULL, "word" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_36e7ad6280"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 , CONSTRAINT "fk_rails_5b4e7911b4"
@@ -204,9 +183,6 @@ FOREIGN KEY ("client_id")
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 );
-CREATE INDEX "index_own_words_on_user_id" ON "own_words" ("user_id");
-CREATE INDEX "index_own_words_on_client_id" ON "own_words" ("client_id");
-CREATE INDEX "index_own_words_on_project_id" ON "own_words" ("project_id");
 CREATE TABLE IF NOT EXISTS "machine_services" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "address" varchar NOT NULL, "http_method" varchar DEFAULT 'post' NOT NULL, "headers" json DEFAULT '{}' NOT NULL, "key" text, "request" text NOT NULL, "answer" varchar NOT NULL, "batch" integer DEFAULT 20 NOT NULL, "markup" boolean DEFAULT 1 NOT NULL, "instructions" text DEFAULT '' NOT NULL, "active" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "languages" json DEFAULT '[]' NOT NULL, "price" decimal(10,4), "currency" varchar DEFAULT 'EUR' NOT NULL, CONSTRAINT "fk_rails_47db2f6562"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
@@ -232,7 +208,7 @@ FOREIGN KEY ("segment_id")
   REFERENCES "segments" ("id")
  ON DELETE CASCADE);
 CREATE UNIQUE INDEX "index_checked_segments_on_segment_id" ON "checked_segments" ("segment_id");
-CREATE TABLE IF NOT EXISTS "let_stands" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer, "client_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "message" varchar DEFAULT '' NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "said" text, CONSTRAINT "fk_rails_bc4f11c023"
+CREATE TABLE IF NOT EXISTS "ignored_findings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer, "client_id" integer, "segment_id" integer, "user_id" integer, "author" varchar NOT NULL, "code" varchar NOT NULL, "digest" varchar NOT NULL, "message" varchar DEFAULT '' NOT NULL, "reason" text DEFAULT '' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "said" text, CONSTRAINT "fk_rails_bc4f11c023"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 , CONSTRAINT "fk_rails_e72b07f193"
@@ -245,12 +221,6 @@ FOREIGN KEY ("segment_id")
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
  ON DELETE SET NULL);
-CREATE INDEX "index_let_stands_on_project_id" ON "let_stands" ("project_id");
-CREATE INDEX "index_let_stands_on_client_id" ON "let_stands" ("client_id");
-CREATE INDEX "index_let_stands_on_segment_id" ON "let_stands" ("segment_id");
-CREATE INDEX "index_let_stands_on_user_id" ON "let_stands" ("user_id");
-CREATE UNIQUE INDEX "index_let_stands_on_project_id_and_digest" ON "let_stands" ("project_id", "digest");
-CREATE UNIQUE INDEX "index_let_stands_on_client_id_and_digest" ON "let_stands" ("client_id", "digest");
 CREATE TABLE IF NOT EXISTS "review_changes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "review_round_id" integer NOT NULL, "segment_id" integer NOT NULL, "before" text NOT NULL, "after" text NOT NULL, "author" varchar NOT NULL, "made_at" datetime(6), "kind" varchar NOT NULL, "words" integer DEFAULT 0 NOT NULL, "changed_words" integer DEFAULT 0 NOT NULL, "refused" varchar, "mended" text, "decision" varchar DEFAULT 'open' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_ab66e3e75d"
 FOREIGN KEY ("review_round_id")
   REFERENCES "review_rounds" ("id")
@@ -351,15 +321,11 @@ FOREIGN KEY ("user_id")
 CREATE INDEX "index_remote_keys_on_item" ON "remote_keys" ("item_type", "item_id");
 CREATE INDEX "index_remote_keys_on_user_id" ON "remote_keys" ("user_id");
 CREATE UNIQUE INDEX "index_remote_keys_on_digest" ON "remote_keys" ("digest");
-CREATE TABLE IF NOT EXISTS "sendings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "about_type" varchar NOT NULL, "about_id" integer NOT NULL, "uid" varchar NOT NULL, "body" json DEFAULT '{}' NOT NULL, "tries" integer DEFAULT 0 NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "trouble" text, "due_at" datetime(6) NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_268c66dfb2"
+CREATE TABLE IF NOT EXISTS "outgoing_requests" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "about_type" varchar NOT NULL, "about_id" integer NOT NULL, "uid" varchar NOT NULL, "body" json DEFAULT '{}' NOT NULL, "tries" integer DEFAULT 0 NOT NULL, "state" varchar DEFAULT 'waiting' NOT NULL, "trouble" text, "due_at" datetime(6) NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_268c66dfb2"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
-CREATE INDEX "index_sendings_on_user_id" ON "sendings" ("user_id");
-CREATE INDEX "index_sendings_on_about" ON "sendings" ("about_type", "about_id");
-CREATE UNIQUE INDEX "index_sendings_on_uid" ON "sendings" ("uid");
-CREATE INDEX "index_sendings_on_state_and_due_at" ON "sendings" ("state", "due_at");
-CREATE INDEX "index_memory_units_on_memory_id_and_outside_id" ON "memory_units" ("memory_id", "outside_id") WHERE outside_id IS NOT NULL;
+CREATE INDEX "index_sendings_on_about" ON "outgoing_requests" ("about_type", "about_id");
 CREATE TABLE IF NOT EXISTS "client_servers" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "name" varchar NOT NULL, "address" varchar NOT NULL, "key" text, "asked_at" datetime(6), "trouble" text, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6f7d73aaa0"
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
@@ -384,12 +350,10 @@ CREATE TABLE IF NOT EXISTS "operations" ("id" integer PRIMARY KEY AUTOINCREMENT 
 CREATE INDEX "index_operations_on_user_id" ON "operations" ("user_id");
 CREATE INDEX "index_operations_on_subject_type_and_subject_id" ON "operations" ("subject_type", "subject_id");
 CREATE INDEX "index_operations_on_state_and_weight" ON "operations" ("state", "weight");
-CREATE TABLE IF NOT EXISTS "memory_unit_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "unit_id" integer NOT NULL, "operation_id" integer NOT NULL, "before" json, CONSTRAINT "fk_rails_b265ec23b1"
+CREATE TABLE IF NOT EXISTS "translation_unit_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "unit_id" integer NOT NULL, "operation_id" integer NOT NULL, "before" json, CONSTRAINT "fk_rails_b265ec23b1"
 FOREIGN KEY ("operation_id")
   REFERENCES "operations" ("id")
 );
-CREATE INDEX "index_memory_unit_versions_on_unit_id" ON "memory_unit_versions" ("unit_id");
-CREATE INDEX "index_memory_unit_versions_on_operation_id_and_unit_id" ON "memory_unit_versions" ("operation_id", "unit_id");
 CREATE TABLE IF NOT EXISTS "term_entry_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "operation_id" integer NOT NULL, "term_entry_id" integer NOT NULL, "data" json, "deleted" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ad80cb0eaa"
 FOREIGN KEY ("term_entry_id")
   REFERENCES "term_entries" ("id")
@@ -427,7 +391,44 @@ CREATE INDEX "index_shares_on_owner_id" ON "shares" ("owner_id");
 CREATE INDEX "index_shares_on_user_id" ON "shares" ("user_id");
 CREATE UNIQUE INDEX "index_shares_on_token" ON "shares" ("token");
 CREATE UNIQUE INDEX "index_shares_on_item_type_and_item_id_and_email" ON "shares" ("item_type", "item_id", "email");
+CREATE INDEX "index_trash_items_on_user_id" ON "trash_items" ("user_id");
+CREATE INDEX "index_trash_items_on_kind_and_record_id" ON "trash_items" ("kind", "record_id");
+CREATE UNIQUE INDEX "index_ignored_findings_on_client_id_and_digest" ON "ignored_findings" ("client_id", "digest");
+CREATE UNIQUE INDEX "index_ignored_findings_on_project_id_and_digest" ON "ignored_findings" ("project_id", "digest");
+CREATE INDEX "index_ignored_findings_on_user_id" ON "ignored_findings" ("user_id");
+CREATE INDEX "index_ignored_findings_on_segment_id" ON "ignored_findings" ("segment_id");
+CREATE INDEX "index_ignored_findings_on_client_id" ON "ignored_findings" ("client_id");
+CREATE INDEX "index_ignored_findings_on_project_id" ON "ignored_findings" ("project_id");
+CREATE INDEX "index_detached_translations_on_document_id" ON "detached_translations" ("document_id");
+CREATE INDEX "index_detached_translations_on_document_id_and_unit" ON "detached_translations" ("document_id", "unit");
+CREATE INDEX "index_outgoing_requests_on_state_and_due_at" ON "outgoing_requests" ("state", "due_at");
+CREATE UNIQUE INDEX "index_outgoing_requests_on_uid" ON "outgoing_requests" ("uid");
+CREATE INDEX "index_outgoing_requests_on_user_id" ON "outgoing_requests" ("user_id");
+CREATE INDEX "index_user_words_on_project_id" ON "user_words" ("project_id");
+CREATE INDEX "index_user_words_on_client_id" ON "user_words" ("client_id");
+CREATE INDEX "index_user_words_on_user_id" ON "user_words" ("user_id");
+CREATE INDEX "index_translation_units_on_memory_id_and_outside_id" ON "translation_units" ("memory_id", "outside_id");
+CREATE INDEX "index_translation_units_on_segment_id" ON "translation_units" ("segment_id");
+CREATE INDEX "index_translation_units_on_memory_id_and_source_hash" ON "translation_units" ("memory_id", "source_hash");
+CREATE INDEX "index_translation_unit_versions_on_operation_id_and_unit_id" ON "translation_unit_versions" ("operation_id", "unit_id");
+CREATE INDEX "index_translation_unit_versions_on_unit_id" ON "translation_unit_versions" ("unit_id");
+CREATE TABLE IF NOT EXISTS "clients" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "name" varchar NOT NULL, "code" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "people" json DEFAULT '[]' NOT NULL, "address" text DEFAULT '' NOT NULL, "own_address" text DEFAULT '' NOT NULL, "subjects" json DEFAULT '[]' NOT NULL, "memories" json DEFAULT '[]' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "reference_pattern" varchar DEFAULT '' NOT NULL, "machine" boolean DEFAULT 0 NOT NULL, "notes" text DEFAULT '' NOT NULL, "conditions" text DEFAULT '' NOT NULL, "valid_days" integer DEFAULT 30 NOT NULL, "rules" text, "deleted_at" datetime(6), "termbases" json DEFAULT '[]' NOT NULL, "on_open" varchar, "check_profile" json, "language" varchar, "machine_order" json DEFAULT '{}' NOT NULL, "machine_shown" integer DEFAULT 1 NOT NULL, CONSTRAINT "fk_rails_21c421fd41"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+);
+CREATE UNIQUE INDEX "index_clients_on_user_id_and_name" ON "clients" ("user_id", "name");
+CREATE INDEX "index_clients_on_user_id" ON "clients" ("user_id");
+CREATE TABLE IF NOT EXISTS "projects" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "user_id" integer NOT NULL, "client_id" integer, "reference" varchar, "name" varchar DEFAULT '' NOT NULL, "subject" varchar DEFAULT '' NOT NULL, "description" text DEFAULT '' NOT NULL, "source_lang" varchar, "target_lang" varchar, "due_at" datetime(6), "begun_at" datetime(6), "opened_at" datetime(6), "last_segment_id" bigint, "proposed" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "rules" text, "deleted_at" datetime(6), "kind" varchar DEFAULT 'project' NOT NULL, "never_used" json DEFAULT '[]' NOT NULL, "never_translated" json DEFAULT '[]' NOT NULL, "file_pattern" varchar DEFAULT '' NOT NULL, "check_profile" json, "hand_over" json, "times_fixed" boolean DEFAULT 0 NOT NULL, "count_due" boolean DEFAULT 0 NOT NULL, "finished_at" datetime(6), CONSTRAINT "fk_rails_b872a6760a"
+FOREIGN KEY ("user_id")
+  REFERENCES "users" ("id")
+, CONSTRAINT "fk_rails_8d9657cec3"
+FOREIGN KEY ("client_id")
+  REFERENCES "clients" ("id")
+);
+CREATE INDEX "index_projects_on_client_id" ON "projects" ("client_id");
+CREATE INDEX "index_projects_on_user_id" ON "projects" ("user_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261202010000'),
 ('20261202000000'),
 ('20261201236000'),
 ('20261201235000'),

@@ -5,7 +5,7 @@ require_relative "review"
 require_relative "terms"
 require_relative "stock"
 require_relative "film"
-require_relative "elsewhere"
+require_relative "remote_servers"
 
 module Demo
   class Seed
@@ -58,7 +58,7 @@ module Demo
       Terms.new(@user).furnish(@clients[TARNHOLT], [manual, leaflet, guide])
       make_counts(manual, leaflet, guide)
       share
-      Elsewhere.new(@user).furnish(manual)
+      RemoteServers.new(@user).furnish(manual)
       card = @user.projects.find_by!(reference: "TRN-2612")
       @user.prefer("tour" => ["/", "/projects/#{leaflet.id}/brief", "/projects/#{manual.id}/translate",
                               "/projects/#{manual.id}/check", "/projects/#{card.id}/deliver"])
@@ -370,7 +370,7 @@ module Demo
       return if segment.state == "translated"
 
       known =
-        @delivered.units.exists?(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: target)
+        @delivered.units.exists?(source_hash: TranslationUnit.hash_of_key(segment.source_key), target: target)
       origin =
         known ? { "kind" => "memory", "score" => 100, "memory" => @delivered.name } : { "kind" => "typed" }
       segment.confirm(target, origin: segment.state == "draft" ? segment.origin : origin, by: @user)

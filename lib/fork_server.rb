@@ -53,8 +53,7 @@ class ForkServer
     nil
   end
 
-  # Ruby that cannot even raise NoMemoryError ends its process with a status of its own; no child ends with any
-  # but 0 otherwise.
+  # Without memory for NoMemoryError, Ruby exits with a status of its own; children exit with 0 otherwise.
   def signal_of(status) = status.termsig || (status.success? ? 0 : Signal.list.fetch("KILL"))
 
   # Whoever asked may be gone.

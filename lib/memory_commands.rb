@@ -1,6 +1,6 @@
 # The commands of bin/glossema that read or write memories, in the database of the application.
 require "glossema/cli"
-require_relative "side_by_side"
+require_relative "parallel_map"
 
 class MemoryCommands < Glossema::Cli
   COMMANDS = %w[memory count complete pretranslate].freeze
@@ -97,7 +97,7 @@ class MemoryCommands < Glossema::Cli
       terms: Memory::KnownTerms.new(memories))
     ahead = Glossema::Pretranslation.new(lookup, threshold: @options[:threshold] || 75,
       machine: machine(languages))
-    ahead.of(queries(opened, languages)) { |list, best| SideBySide.map(list, &best) }
+    ahead.of(queries(opened, languages)) { |list, best| ParallelMap.map(list, &best) }
   end
 
   # The service at the address that was given, or nil; its key stands in MT_KEY.
@@ -118,7 +118,7 @@ class MemoryCommands < Glossema::Cli
 
   # A query for each segment of a document, with its neighbours.
   def queries(opened, languages)
-    keys = opened.segments.map { |segment| MemoryUnit.hash_of(segment.content) }
+    keys = opened.segments.map { |segment| TranslationUnit.hash_of(segment.content) }
     opened.segments.each_with_index.map do |segment, index|
       Glossema::Matching::Query.new(
         content: segment.content, source_lang: languages[0], target_lang: languages[1],
@@ -129,7 +129,7 @@ class MemoryCommands < Glossema::Cli
 
   def looked_ahead(model, source, finder, languages)
     found = finder ? finder.find(source) : []
-    outlook = Glossema::Completion::Outlook.of(
+    outlook = Glossema::Completion::CompletionContext.of(
       [model], source,
       terms: found.flat_map { |one| one.entry.in(languages[1]).flat_map(&:usable).map(&:written) }.uniq,
       carried: Glossema::Forms::Carried.in(source, *languages).map(&:target)
@@ -259,7 +259,7 @@ class MemoryCommands < Glossema::Cli
     memory = known[name]
     lookup = Glossema::Matching::Lookup.new([Memory::Store.new(memory)])
     found =
-      SideBySide.map(queries(opened, [memory.source_lang, memory.target_lang])) do |query|
+      ParallelMap.map(queries(opened, [memory.source_lang, memory.target_lang])) do |query|
         match = lookup.best(query, Glossema::Counting::Bands::FLOORS.keys)
         match && Glossema::Matching::Match.new(kind: match.kind, score: match.score, raw: match.raw)
       end

@@ -108,7 +108,7 @@ class Alignment < ApplicationRecord
   LEARNED = 4000
   def known
     memories = user.access.readable(Memory).present.select { |memory| memory.fits?(source_lang, target_lang) }
-    units = MemoryUnit.where(memory_id: memories.map(&:id)).order(updated_at: :desc).limit(LEARNED)
+    units = TranslationUnit.where(memory_id: memories.map(&:id)).order(updated_at: :desc).limit(LEARNED)
     units.pluck(:source, :target).map { |pair| pair.map { |text| Glossema::Content.plain(text) } }
   end
 

@@ -12,8 +12,11 @@ module BoundedTexts
     **%w[source target draft mended before after].index_with(4 << 20)
   }.freeze
   # What is written by the program from a file.
-  OF_FILES = %w[segments versions memory_units memory_unit_versions kept_translations documents operations
-                terms term_entries term_entry_versions term_candidates delivered_files alignments].freeze
+  OF_FILES = %w[
+    segments versions translation_units translation_unit_versions detached_translations
+    documents operations terms term_entries term_entry_versions
+    term_candidates delivered_files alignments
+  ].freeze
   KINDS = %i[string text json].freeze
 
   included { validate :texts_bounded, unless: -> { OF_FILES.include?(self.class.table_name) } }

@@ -16,7 +16,7 @@ class Client < ApplicationRecord
   has_many :servers, class_name: "ClientServer", dependent: :destroy, inverse_of: :client
   has_one_attached :logo
 
-  scope :present, -> { where(put_away_at: nil) }
+  scope :present, -> { where(deleted_at: nil) }
   validates :name, presence: true, uniqueness: { scope: :user_id, message: :client_already }
   validates :valid_days, numericality: { only_integer: true, in: 1..365 }
   validates :machine_shown, numericality: { only_integer: true, in: 1..MOST_SHOWN }
@@ -35,10 +35,10 @@ class Client < ApplicationRecord
   end
 
   # Out of sight; projects keep it, and for thirty days it can be brought back.
-  def put_away
+  def move_to_trash
     transaction do
-      update!(put_away_at: Time.current)
-      PutAway.note(user, "client", record: self, name: name)
+      update!(deleted_at: Time.current)
+      TrashItem.note(user, "client", record: self, name: name)
     end
   end
 

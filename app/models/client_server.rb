@@ -30,7 +30,7 @@ class ClientServer < ApplicationRecord
     end
   end
 
-  # more: as an OutsideCall takes it.
+  # more: as an HttpClient takes it.
   def speaker(**more) = ClientServer::Speaker.new(address, key, patience: PATIENCE, **more)
 
   # Takes in what it offers and what it took back. Why it did not answer is kept.

@@ -6,7 +6,7 @@ class Delivery < ApplicationRecord
   # {segment id => target} of all that went out.
   has_one_attached :texts
   # On its way to the server of the client.
-  has_one :sending, as: :about, dependent: :destroy, inverse_of: :about
+  has_one :outgoing_request, as: :about, dependent: :destroy, inverse_of: :about
 
   # Begins a delivery of all files of a project, or of those named (ids). message: to the client. Returns the
   # operation. Raises Glossema::Refused when nothing can be written.

@@ -8,7 +8,7 @@ class Document < ApplicationRecord
   belongs_to :project
   has_many :segments, -> { order(:position) }, dependent: nil, inverse_of: :document
   has_many :delivered_files, dependent: :destroy
-  has_many :kept_translations, dependent: :delete_all
+  has_many :detached_translations, dependent: :delete_all
   has_one_attached :original
   has_one_attached :page
 
@@ -18,7 +18,7 @@ class Document < ApplicationRecord
   STATES = %w[waiting reading ready refused cancelled].freeze
   validates :state, inclusion: { in: STATES }
   validates :by, inclusion: { in: %w[sentence paragraph] }
-  ROLES = %w[current pending replaced put-away staged].freeze
+  ROLES = %w[current pending replaced deleted staged].freeze
   validates :role, inclusion: { in: ROLES }
   scope :current, -> { where(role: "current") }
   before_destroy { Segment.discard(segments) }
@@ -48,10 +48,10 @@ class Document < ApplicationRecord
 
   # Takes the file out of its project; it can be brought back. noted: as an operation that is undone from
   # Activity.
-  def put_away(by:, noted: true)
+  def move_to_trash(by:, noted: true)
     transaction do
-      update!(role: "put-away", state: busy? ? "cancelled" : state)
-      PutAway.note(by, "document", record: self, name: name, place: project.name)
+      update!(role: "deleted", state: busy? ? "cancelled" : state)
+      TrashItem.note(by, "document", record: self, name: name, place: project.name)
       note(Operations::FileRemoval, by) if noted && project.begun?
     end
     project.reload.propose if project.briefing?
@@ -66,10 +66,10 @@ class Document < ApplicationRecord
   end
 
   def bring_back
-    return unless role == "put-away"
+    return unless role == "deleted"
 
     update!(role: "current")
-    PutAway.where(kind: "document", record_id: id, restored_at: nil).update_all(restored_at: Time.current)
+    TrashItem.where(kind: "document", record_id: id, restored_at: nil).update_all(restored_at: Time.current)
     project.announce("recut")
     project.count_later
   end

@@ -6,10 +6,10 @@ class Memory < ApplicationRecord
   include Bulk
   include Moving
   include PuttingAway
-  include SharedItem
+  include Shareable
 
   belongs_to :user, optional: true
-  has_many :units, class_name: "MemoryUnit", dependent: nil, inverse_of: :memory
+  has_many :units, class_name: "TranslationUnit", dependent: nil, inverse_of: :memory
   has_many :operations, as: :subject, dependent: nil, inverse_of: :subject
   has_many :attachments, class_name: "AttachedMemory", dependent: :destroy, inverse_of: :memory
 

@@ -27,7 +27,8 @@ class Operation < ApplicationRecord
 
   belongs_to :subject, polymorphic: true, optional: true
   belongs_to :user, optional: true
-  has_many :unit_versions, class_name: "MemoryUnitVersion", dependent: :delete_all, inverse_of: :operation
+  has_many :unit_versions, class_name: "TranslationUnitVersion", dependent: :delete_all,
+    inverse_of: :operation
   has_many :entry_versions, class_name: "TermEntryVersion", dependent: :delete_all, inverse_of: :operation
   has_many :candidates, class_name: "TermCandidate", dependent: :delete_all, inverse_of: :operation
   # What came in to be worked on, and the file that was made.

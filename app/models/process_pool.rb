@@ -5,7 +5,7 @@ module ProcessPool
   LOG = Rails.root.join("log/share-work.log").to_s
   # What can be shared out: classes that answer share(asked), asked being a Hash with "turn" and "count".
   WORKS = { "bands" => "Report::Matching", "targets" => "Pretranslation::Search",
-            "checks" => "Project::Looking" }.freeze
+            "checks" => "Project::CheckRun" }.freeze
   # How often it is looked whether anybody still wants the answers, in seconds.
   EVERY = 0.25
 

@@ -42,7 +42,7 @@ class Project < ApplicationRecord
   end
   scope :begun, -> { where.not(begun_at: nil) }
   scope :unfinished, -> { where(finished_at: nil) }
-  scope :put_away, -> { where.not(put_away_at: nil) }
+  scope :deleted, -> { where.not(deleted_at: nil) }
 
   def begun? = begun_at.present?
 
@@ -65,12 +65,12 @@ class Project < ApplicationRecord
   def reopen = update!(finished_at: nil)
 
   # Out of sight; for thirty days it can be brought back.
-  def put_away
+  def move_to_trash
     Operation.cancel_all_of(self)
     transaction do
-      update!(put_away_at: Time.current)
+      update!(deleted_at: Time.current)
       label = name.presence || documents.first&.name || reference.to_s
-      PutAway.note(user, "project", record: self, name: label, place: client&.name)
+      TrashItem.note(user, "project", record: self, name: label, place: client&.name)
     end
   end
 

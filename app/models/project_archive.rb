@@ -12,8 +12,9 @@ module ProjectArchive
         Project => Project.where(id: project.id),
         Operation => of_operations("Memory", memories).or(of_operations("Termbase", termbases))
           .or(of_operations("Project", Project.where(id: project.id))),
-        MemoryUnit => MemoryUnit.where(memory: memories), **of_termbases(termbases), **of_text(project),
-        MemoryUnitVersion => of_units(memories), **of_work(project),
+        TranslationUnit => TranslationUnit.where(memory: memories), **of_termbases(termbases),
+        **of_text(project),
+        TranslationUnitVersion => of_units(memories), **of_work(project),
         AttachedMemory => AttachedMemory.where(project: project, memory: memories),
         AttachedTermbase => AttachedTermbase.where(project: project, termbase: termbases)
       }
@@ -29,7 +30,7 @@ module ProjectArchive
     end
 
     def of_units(memories) =
-      MemoryUnitVersion.where(operation_id: of_operations("Memory", memories).select(:id))
+      TranslationUnitVersion.where(operation_id: of_operations("Memory", memories).select(:id))
 
     def of_termbases(termbases)
       entries = TermEntry.where(termbase: termbases)
@@ -43,7 +44,7 @@ module ProjectArchive
       documents = Document.where(project: project)
       segments = Segment.where(project: project)
       { Document => documents, Segment => segments, Version => Version.where(segment: segments),
-        KeptTranslation => KeptTranslation.where(document: documents) }
+        DetachedTranslation => DetachedTranslation.where(document: documents) }
     end
 
     def of_work(project)
@@ -51,16 +52,32 @@ module ProjectArchive
       deliveries, rounds = Delivery.where(project: project), ReviewRound.where(project: project)
       { Report => reports,
         Quote => Quote.where(report: reports), Delivery => deliveries,
-        DeliveredFile => DeliveredFile.where(delivery: deliveries), LetStand => LetStand.of(project),
+        DeliveredFile => DeliveredFile.where(delivery: deliveries),
+        IgnoredFinding => IgnoredFinding.of(project),
         ReviewRound => rounds, ReviewChange => ReviewChange.where(review_round: rounds),
         ReviewPassage => ReviewPassage.where(review_round: rounds), Note => Note.where(project: project),
-        OwnWord => OwnWord.where(project: project) }
+        UserWord => UserWord.where(project: project) }
     end
   end
 
+  # {table => its name in archives}: those that were renamed since the first archive was made.
+  PARTS = {
+    "translation_units" => "memory_units", "translation_unit_versions" => "memory_unit_versions",
+    "detached_translations" => "kept_translations", "ignored_findings" => "let_stands",
+    "user_words" => "own_words"
+  }.freeze
+
+  # {table => {column => its name in archives}}
+  ARCHIVED_COLUMNS = { "clients" => { "deleted_at" => "put_away_at" },
+                       "projects" => { "deleted_at" => "put_away_at" } }.freeze
+
+  def self.with_archived_columns(table, row) = row.transform_keys(ARCHIVED_COLUMNS.fetch(table, {}))
+  def self.with_todays_columns(table, row) = row.transform_keys(ARCHIVED_COLUMNS.fetch(table, {}).invert)
+  def self.part(table) = "records/#{PARTS.fetch(table, table)}.jsonl"
+
   # {column => table that it names}
   COLUMNS = {
-    "client_id" => "clients", "memory_id" => "memories", "unit_id" => "memory_units",
+    "client_id" => "clients", "memory_id" => "memories", "unit_id" => "translation_units",
     "operation_id" => "operations", "import_id" => "operations", "accepted_id" => "operations",
     "termbase_id" => "termbases", "term_entry_id" => "term_entries",
     "project_id" => "projects", "document_id" => "documents", "segment_id" => "segments",
@@ -69,7 +86,7 @@ module ProjectArchive
   # Those that name records which come later, or of their own table.
   LATER = { "projects" => { "last_segment_id" => "segments" },
             "documents" => { "replaces_id" => "documents" },
-            "memory_units" => { "segment_id" => "segments" } }.freeze
+            "translation_units" => { "segment_id" => "segments" } }.freeze
   # What the tags of segments begin with, and the tables of their numbers.
   TAGS = { "op" => "operations", "review" => "review_rounds" }.freeze
 end

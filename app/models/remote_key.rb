@@ -1,7 +1,7 @@
 # A key by which another Glossema, or any program that speaks the protocol, reaches one of her memories or
 # termbases. It is shown once; what is kept tells only whether it is the one.
 class RemoteKey < ApplicationRecord
-  include LastDay
+  include Expiry
 
   MAY = %w[read write].freeze
   LENGTH, ENDING = 24, 4

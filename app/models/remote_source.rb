@@ -9,7 +9,7 @@ class RemoteSource < ApplicationRecord
   belongs_to :item, polymorphic: true
   belongs_to :user
   has_many :answers, class_name: "RemoteAnswer", dependent: :delete_all, inverse_of: :source
-  has_many :sendings, as: :about, dependent: :delete_all, inverse_of: :about
+  has_many :outgoing_requests, as: :about, dependent: :delete_all, inverse_of: :about
   encrypts :key
 
   after_save { answers.delete_all if saved_change_to_address? || saved_change_to_ref? }
@@ -49,7 +49,7 @@ class RemoteSource < ApplicationRecord
     def said(found, pair) = { name: found.name, pair: pair.join(" → "), held: found.languages.join(" → ") }
   end
 
-  # more: as an OutsideCall takes it.
+  # more: as an HttpClient takes it.
   def speaker(**more) = RemoteSource::Speaker.new(address, key, patience: OTHERWISE, **more)
 
   # Asks the server what it is and keeps what it says. Raises Refused "remote-…".
@@ -75,11 +75,11 @@ class RemoteSource < ApplicationRecord
     return unless writes && may_write?
 
     unit = RemoteSource.unit(segment, by)
-    waiting = sendings.waiting.where("json_extract(body, '$.id') = ?", unit["id"]).first
+    waiting = outgoing_requests.waiting.where("json_extract(body, '$.id') = ?", unit["id"]).first
     forget(segment.source)
     return waiting.update!(body: unit) if waiting
 
-    Sending.queue(self, unit, user: by)
+    OutgoingRequest.queue(self, unit, user: by)
   end
 
   # Sends a unit or an entry that waits to go. Raises Refused "remote-…".
@@ -103,7 +103,7 @@ class RemoteSource < ApplicationRecord
   def self.unit(segment, by)
     project = segment.project
     beside = [segment.neighbour(-1), segment.neighbour(1)].map do |one|
-      Glossema::Remote.mark(MemoryUnit.hash_of_key(one&.source_key))
+      Glossema::Remote.mark(TranslationUnit.hash_of_key(one&.source_key))
     end
     name = segment.origin["author"] || by.name
     Glossema::Remote::Unit.new(

@@ -106,8 +106,8 @@ class Segment < ApplicationRecord
       target_lang: of.target_lang,
       client: of.client&.name,
       subject: of.subject,
-      previous: MemoryUnit.hash_of_key(before&.source_key),
-      next: MemoryUnit.hash_of_key(after&.source_key),
+      previous: TranslationUnit.hash_of_key(before&.source_key),
+      next: TranslationUnit.hash_of_key(after&.source_key),
       key: context
     )
   end

@@ -2,7 +2,7 @@
 # or to delete many at once as well; more than seeing it can end with a day. It counts once it is accepted,
 # and is gone at once when it is taken back.
 class Share < ApplicationRecord
-  include LastDay
+  include Expiry
 
   # Each with all those before it.
   RIGHTS = %w[view add edit manage].freeze

@@ -2,18 +2,13 @@
 # that no list holds them, also not the Trash.
 module Staging
   AT = Time.utc(2000).freeze
+  HIDDEN = { deleted_at: AT }.freeze
 
   class << self
-    # The attribute that hides a record.
-    def attribute(model) = model.column_names.include?("put_away_at") ? "put_away_at" : "deleted_at"
-
-    def hidden(model) = { attribute(model) => AT }
-    def hide(record) = record.tap { |one| one[attribute(one.class)] = AT }
-    def hidden?(record) = record[attribute(record.class)] == AT
+    def hide(record) = record.tap { |one| one.deleted_at = AT }
+    def hidden?(record) = record.deleted_at == AT
 
     # It is there from now on. at: when it was deleted, if it was.
-    def reveal(record, at: nil, **attributes)
-      record.update_columns(attribute(record.class) => at, **attributes)
-    end
+    def reveal(record, at: nil, **attributes) = record.update_columns(deleted_at: at, **attributes)
   end
 end

@@ -4,7 +4,7 @@ class Termbase < ApplicationRecord
   include Changing
   include Searching
   include Adding
-  include SharedItem
+  include Shareable
 
   belongs_to :user
   belongs_to :client, optional: true

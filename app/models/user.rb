@@ -10,9 +10,9 @@ class User < ApplicationRecord
   has_many :rate_cards, dependent: :destroy
   has_many :quotes, dependent: :destroy
   has_many :reports, dependent: :destroy
-  has_many :projects, -> { where(put_away_at: nil) }, dependent: nil, inverse_of: :user
+  has_many :projects, -> { where(deleted_at: nil) }, dependent: nil, inverse_of: :user
   has_many :all_projects, class_name: "Project", dependent: :destroy, inverse_of: :user
-  has_many :put_aways, dependent: :destroy
+  has_many :trash_items, dependent: :destroy
   has_many :memories, dependent: nil
   has_many :machine_services, dependent: :destroy
   has_many :termbases, dependent: nil
@@ -23,9 +23,9 @@ class User < ApplicationRecord
   has_many :client_servers, dependent: :destroy
   has_many :remote_sources, dependent: :destroy
   has_many :remote_keys, dependent: :destroy
-  has_many :sendings, dependent: :delete_all
+  has_many :outgoing_requests, dependent: :delete_all
   has_many :operations, dependent: :nullify
-  has_many :own_words, dependent: :destroy
+  has_many :user_words, dependent: :destroy
   before_destroy { memories.each(&:purge) }
 
   # Memories made on the command line before anybody signed up belong to whoever does so first.

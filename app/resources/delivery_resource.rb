@@ -5,9 +5,9 @@ class DeliveryResource < ApplicationResource
 
   attributes :id, :number, :unfinished, :checks, :message, :learned, :created_at
   # What the client’s server answered, or why it did not yet.
-  typelize receipt: "Receipt | null", sending: "OnItsWay | null"
+  typelize receipt: "Receipt | null", outgoing_request: "OutgoingRequest | null"
   attributes :receipt
-  attribute(:sending) { |delivery| delivery.sending&.slice(:state, :trouble) }
+  attribute(:outgoing_request) { |delivery| delivery.outgoing_request&.slice(:state, :trouble) }
   attribute(:author) { |delivery| delivery.user.name }
   attribute(:files) do |delivery|
     delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) }

@@ -11,6 +11,6 @@ class RemoteSourceResource < ApplicationResource
   # Points off its matches where it is put to a project.
   attribute(:penalty) { RemoteSource::PENALTY }
   # How much of hers is still on its way there, and why something did not get there.
-  attribute(:waiting) { |source| source.sendings.where(state: %w[waiting going]).count }
-  attribute(:refused) { |source| source.sendings.refused.last&.trouble }
+  attribute(:waiting) { |source| source.outgoing_requests.where(state: %w[waiting going]).count }
+  attribute(:refused) { |source| source.outgoing_requests.refused.last&.trouble }
 end

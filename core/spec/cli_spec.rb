@@ -229,8 +229,10 @@ RSpec.describe "bin/glossema" do
     end
 
     {
-      "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf], "s.docx was not imported. It is a review sheet of other files."],
-      "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf], /a.docx was not imported. It is not a review sheet/],
+      "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf],
+                                                 /s.docx was not imported. It is a review sheet of other files/],
+      "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf],
+                                                 /a.docx was not imported. It is not a review sheet/],
       "a document without translations (not-bilingual)" => [%w[out a.docx -o t.docx],
                                                             /has no translations/],
       "what has no name" => [%w[sideways], /sideways/]
@@ -320,9 +322,11 @@ RSpec.describe "bin/glossema" do
       '{"checks":{"end-mark":{"level":"grave"}}}' =>
         "“grave” is not a level of end-mark. Levels: must-fix, look, off.",
       '{"own":[{"name":"x","target":"(","message":"y"}]}' =>
-        "The check “x” was not saved. ( is not a valid regular expression (end pattern with unmatched parenthesis).",
+        "The check “x” was not saved. ( is not a valid regular expression (end pattern with unmatched " \
+        "parenthesis).",
       '{"own":[{"name":"x"}]}' =>
-        "The check “x” was not saved. It needs a name, an expression for the target and a message; way is must, must-not or " \
+        "The check “x” was not saved. It needs a name, an expression for the target and a message; " \
+        "way is must, must-not or " \
         "as-often, level must-fix or look, languages a list."
     }.each do |profile, sentence|
       it "refuses the profile #{profile}" do
@@ -334,7 +338,8 @@ RSpec.describe "bin/glossema" do
     it "refuses a file that holds no translations, or is no text" do
       File.binwrite("b.tsv", "a\t\xFF")
       languages = ["--source-lang", "en", "--target-lang", "it"]
-      expect(glossema("check", "b.tsv", *languages)).to eq([[], "b.tsv is not UTF-8 text. Save it as UTF-8.\n", 2])
+      expect(glossema("check", "b.tsv",
+        *languages)).to eq([[], "b.tsv is not UTF-8 text. Save it as UTF-8.\n", 2])
       expect(glossema("check", "a.docx", *languages).last).to eq(2)
     end
   end

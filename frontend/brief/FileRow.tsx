@@ -3,11 +3,11 @@ import { useTranslation } from 'react-i18next'
 import { api } from '../shared/api'
 import { finished } from '../operations/follow'
 import type { DocumentRow, Operation } from '../shared/types'
-import { useCutLook } from '../shared/useCutLook'
+import { useSegmentationPreview } from '../shared/useSegmentationPreview'
 import { FileNotTaken } from './FileNotTaken'
 import { FileOnItsWay } from './FileOnItsWay'
 import { FileReady } from './FileReady'
-import { usePutAway } from './usePutAway'
+import { useRemoveFile } from './useRemoveFile'
 import type { Attempt } from './useChanges'
 
 export type Settle = (settings: Record<string, unknown>) => void
@@ -22,8 +22,8 @@ interface Props {
 
 export function FileRow({ row, project, version, fixed, attempt }: Props) {
   const { t } = useTranslation()
-  const putAway = usePutAway(attempt)
-  const look = useCutLook(project)
+  const removeFile = useRemoveFile(attempt)
+  const look = useSegmentationPreview(project)
   // Once the work has begun, what is translated is looked at first.
   const settle: Settle = (settings) =>
     attempt(async () => {
@@ -38,7 +38,7 @@ export function FileRow({ row, project, version, fixed, attempt }: Props) {
       className="quiet"
       aria-label={`${t('brief.remove')}: ${row.name}`}
       title={t('brief.remove')}
-      onClick={() => attempt(() => putAway(row))}
+      onClick={() => attempt(() => removeFile(row))}
     >
       ✕
     </button>

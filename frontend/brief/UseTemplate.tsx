@@ -18,7 +18,7 @@ export function UseTemplate({ template }: { template: Project }) {
     void act(async () => {
       void go(await briefFrom(template.id))
     })
-  const putAway = () =>
+  const remove = () =>
     void act(async () => {
       await api.delete(`/projects/${template.id}`)
       await cache.invalidateQueries({ queryKey: keys.templates })
@@ -30,8 +30,8 @@ export function UseTemplate({ template }: { template: Project }) {
         {t('template.use')}
       </Button>
       <p className="small presses keeping">
-        <button type="button" className="plain-link" onClick={putAway}>
-          {t('template.putAway')}
+        <button type="button" className="plain-link" onClick={remove}>
+          {t('template.delete')}
         </button>
       </p>
     </>

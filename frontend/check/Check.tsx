@@ -10,7 +10,7 @@ import { useProject } from '../shared/useProject'
 import { EVERYTHING, fits, inOrder, type Choice, type Order } from './choice'
 import { Facets } from './list/Facets'
 import { FindingList } from './list/FindingList'
-import { Looking } from './list/Looking'
+import { CheckProgress } from './list/CheckProgress'
 import { Orders } from './list/Orders'
 import { useMending } from './list/useMending'
 import { reportFile, useFindings, type Findings } from './queries'
@@ -65,7 +65,7 @@ function Found({ project, found }: { project: Project; found: Findings }) {
               </Link>
             </p>
           </header>
-          <Looking project={project.id} found={found} />
+          <CheckProgress project={project.id} found={found} />
           {shown.length === 0 && found.left === 0 && (
             <p className="quiet">{t(found.checked ? 'check.nothing' : 'check.nothingYet')}</p>
           )}

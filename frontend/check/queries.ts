@@ -71,8 +71,8 @@ export const unify = (project: number, key: string, way: Unify) =>
   begin(`/projects/${project}/unifications`, { key, way })
 
 export const letStand = (project: number, fields: { key: string; place: StandPlace; reason: string }) =>
-  api.post<{ id: number }>(`/projects/${project}/let_stands`, fields)
-export const standNoMore = (id: number) => api.delete(`/let_stands/${id}`)
+  api.post<{ id: number }>(`/projects/${project}/ignored_findings`, fields)
+export const standNoMore = (id: number) => api.delete(`/ignored_findings/${id}`)
 
 export const checkAll = (project: number) => begin(`/projects/${project}/check_run`)
 

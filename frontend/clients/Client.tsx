@@ -96,9 +96,9 @@ function PutClientAway({ client }: { client: ClientPage }) {
   const refresh = () => cache.invalidateQueries({ queryKey: keys.clients })
   const bringBack = () =>
     void act(async () => {
-      const { items } = await api.get<{ items: { kind: string; id: number; name: string }[] }>('/put_aways')
+      const { items } = await api.get<{ items: { kind: string; id: number; name: string }[] }>('/trash_items')
       const gone = items.find((item) => item.kind === 'client' && item.name === client.name)
-      if (gone) await api.patch(`/put_aways/client-${gone.id}`)
+      if (gone) await api.patch(`/trash_items/client-${gone.id}`)
       await refresh()
       void go(`/clients/${client.id}`)
     })

@@ -8,10 +8,10 @@ import { useAct } from '../shared/useAct'
 export function SentThere({ delivery, onAgain }: { delivery: Delivery; onAgain: () => Promise<unknown> }) {
   const { t } = useTranslation()
   const { act } = useAct()
-  const { receipt, sending } = delivery
+  const { receipt, outgoing_request: sending } = delivery
   const again = () =>
     void act(async () => {
-      await api.post(`/deliveries/${delivery.id}/sending`, {})
+      await api.post(`/deliveries/${delivery.id}/outgoing_request`, {})
       await onAgain()
     })
   if (receipt) {

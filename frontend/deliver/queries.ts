@@ -23,7 +23,7 @@ export const useDeliveries = (project: number) =>
     queryFn: () => api.get<Delivery[]>(`/projects/${project}/deliveries`),
     refetchOnMount: 'always',
     // While one is on its way to a client’s server.
-    refetchInterval: (query) => (query.state.data?.some((one) => one.sending) ? OFTEN : false),
+    refetchInterval: (query) => (query.state.data?.some((one) => one.outgoing_request) ? OFTEN : false),
   })
 
 export interface Since {

@@ -24,7 +24,7 @@ import { Backups } from '../settings/Backups'
 import { Account } from '../settings/Account'
 import { Machine } from '../settings/machine/Machine'
 import { Keys } from '../settings/keys/Keys'
-import { PutAway } from '../put-away/PutAway'
+import { Trash } from '../trash/Trash'
 import { Brief } from '../brief/Brief'
 import { Count } from '../count/Count'
 import { Translate } from '../translate/Translate'
@@ -60,7 +60,7 @@ export const Views = () => (
     <Route path="/settings/account" element={<Account />} />
     <Route path="/settings/machine" element={<Machine />} />
     <Route path="/settings/keys" element={<Keys />} />
-    <Route path="/settings/put-away" element={<PutAway />} />
+    <Route path="/settings/trash" element={<Trash />} />
     <Route path="/clients/:client/rules" element={<Rules />} />
     <Route path="/projects/:id/rules" element={<Rules />} />
     <Route path="/projects/:id/brief" element={<Brief />} />

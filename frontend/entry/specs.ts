@@ -9,7 +9,7 @@ import { doneAt } from '../shared/workTime'
 import { nextCode } from '../translate/completion/codes'
 import { stillToCome } from '../translate/card/terms'
 import { sentenceBegins } from '../translate/editor/insertWord'
-import { Doings } from '../translate/doings'
+import { UndoHistory } from '../translate/undoHistory'
 import { exactly, short, whole } from '../translate/timed/clock'
 import { metersOf, toLose } from '../translate/timed/meters'
 import { Ahead } from '../translate/completion/ahead'
@@ -34,6 +34,6 @@ Object.assign(window, {
     metersOf,
     toLose,
     clock: { exactly, short, whole },
-    Doings,
+    UndoHistory,
   },
 })

@@ -3,7 +3,7 @@ import { Checkbox } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { TextInPlace } from '../shared/parts/TextInPlace'
-import type { MemoryUnit } from '../shared/types'
+import type { TranslationUnit } from '../shared/types'
 import type { UnitSearch } from './queries'
 import { ReplaceInUnits } from './ReplaceInUnits'
 import { may } from '../sharing/rights'
@@ -12,7 +12,7 @@ import type { ShareRight } from '../shared/shapes'
 const FIELDS = ['client', 'subject', 'author'] as const
 
 interface Props {
-  list: MemoryUnit[]
+  list: TranslationUnit[]
   count?: number
   chosen: ReadonlySet<number>
   setChosen: (chosen: ReadonlySet<number>) => void

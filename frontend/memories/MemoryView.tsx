@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
-import { FarMemory } from '../remote/FarMemory'
+import { RemoteMemory } from '../remote/RemoteMemory'
 import { Activity } from '../operations/Activity'
 import { finished } from '../operations/follow'
 import { undoOperation } from '../operations/queries'
@@ -44,7 +44,7 @@ export function MemoryView() {
   if (memory.remote)
     return (
       <Frame>
-        <FarMemory
+        <RemoteMemory
           memory={memory}
           source={memory.remote}
           onRename={(name) => attempt(() => changeMemory(id, { name }))}

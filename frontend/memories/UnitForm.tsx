@@ -3,7 +3,7 @@ import { Button, Input } from 'antd'
 import { useState, type FocusEvent, type KeyboardEvent } from 'react'
 import { useTranslation } from 'react-i18next'
 import { direction } from '../shared/languages'
-import type { Memory, MemoryUnit, Operation } from '../shared/types'
+import type { Memory, TranslationUnit, Operation } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { editUnit } from './queries'
 
@@ -13,7 +13,7 @@ const toEnd = ({ target }: FocusEvent<HTMLTextAreaElement>) =>
   target.setSelectionRange(target.value.length, target.value.length)
 
 interface Props {
-  unit: MemoryUnit
+  unit: TranslationUnit
   memory: Memory
   onLeave: () => void
   onEdited: (operation: Operation | null) => void

@@ -4,14 +4,14 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { fullDate } from '../shared/i18n'
 import { direction } from '../shared/languages'
-import type { Memory, MemoryUnit, Operation } from '../shared/types'
+import type { Memory, TranslationUnit, Operation } from '../shared/types'
 import { Written } from '../shared/Written'
 import { UnitForm } from './UnitForm'
 import { UnitPast } from './UnitPast'
 import { may } from '../sharing/rights'
 
 interface Props {
-  unit: MemoryUnit
+  unit: TranslationUnit
   memory: Memory
   // Of the same source as the unit above it.
   twin: boolean
@@ -77,7 +77,7 @@ function UnitText({ unit, memory, twin, onEdit }: TextProps) {
   )
 }
 
-function About({ unit }: { unit: MemoryUnit }) {
+function About({ unit }: { unit: TranslationUnit }) {
   const { t } = useTranslation()
   const [past, setPast] = useState(false)
   const { client, subject, project, file, origin, used } = unit

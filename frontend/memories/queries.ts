@@ -3,13 +3,13 @@ import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@t
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
 import { begin, finished } from '../operations/follow'
-import type { Memory, MemoryUnit, Operation, UnitVersion } from '../shared/types'
+import type { Memory, TranslationUnit, Operation, UnitVersion } from '../shared/types'
 
 export const FACETS = ['client', 'subject', 'author', 'project', 'origin'] as const
 export type Facet = (typeof FACETS)[number]
 export type UnitSearch = { text: string; side: string; tidy: string } & Partial<Record<Facet, string>>
 export interface FoundUnits {
-  units: MemoryUnit[]
+  units: TranslationUnit[]
   more: boolean
   count: number
 }
@@ -88,7 +88,7 @@ export const useOthersOfPair = (memory?: Memory) =>
 export const useUnitPast = (unit: number) =>
   useQuery({
     queryKey: keys.unit(unit),
-    queryFn: () => api.get<{ unit: MemoryUnit; versions: UnitVersion[] }>(`/units/${unit}`),
+    queryFn: () => api.get<{ unit: TranslationUnit; versions: UnitVersion[] }>(`/units/${unit}`),
     staleTime: 0,
   })
 

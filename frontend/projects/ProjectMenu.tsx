@@ -6,13 +6,13 @@ import { Floating } from '../shared/parts/Floating'
 import { useProjectActs, type ActedOn, type ProjectAct } from './useProjectActs'
 
 interface Props {
-  project: ActedOn & { finished_at?: string | null; put_away_at?: string | null }
+  project: ActedOn & { finished_at?: string | null; deleted_at?: string | null }
   // Has the work begun?
   begun?: boolean
 }
 
 function actsOn({ project, begun = true }: Props): ProjectAct[] {
-  if (project.put_away_at) return ['restore']
+  if (project.deleted_at) return ['restore']
   if (!begun) return ['delete']
   return [project.finished_at ? 'reopen' : 'finish', 'delete']
 }
@@ -30,7 +30,7 @@ export function ProjectMenu(props: Props) {
       {...{ open, setOpen, inside }}
       content={
         <div className="menu-in-place">
-          {!project.put_away_at && <Link to={`/projects/${project.id}/brief`}>{t('projects.brief')}</Link>}
+          {!project.deleted_at && <Link to={`/projects/${project.id}/brief`}>{t('projects.brief')}</Link>}
           {actsOn(props).map((kind) => (
             <button
               type="button"

@@ -19,7 +19,7 @@ interface Props {
 export const wordsOf = ({ words }: ListedProject) => Object.values(words).reduce((sum, one) => sum + one, 0)
 
 function stateText(row: ListedProject, state: ProjectState, t: TFunction) {
-  const dated = { delivered: row.delivered_at, finished: row.finished_at, trash: row.put_away_at }
+  const dated = { delivered: row.delivered_at, finished: row.finished_at, trash: row.deleted_at }
   if (state in dated)
     return t(`projects.steps.${state}`, { day: shortDate(dated[state as keyof typeof dated]!) })
   if (state !== 'progress') return t(`projects.steps.${state}`)
@@ -42,7 +42,7 @@ export function ProjectRow({ row, state, selected, onSelect }: Props) {
       />
       <Due row={row} state={state} />
       <div>
-        <h2>{row.put_away_at ? row.name : <Link to={addressOf(row)}>{row.name}</Link>}</h2>
+        <h2>{row.deleted_at ? row.name : <Link to={addressOf(row)}>{row.name}</Link>}</h2>
         <p className="quiet small">{[row.client, row.reference, languages].filter(Boolean).join(' · ')}</p>
       </div>
       <StateBar words={row.words} />

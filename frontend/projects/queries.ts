@@ -14,8 +14,8 @@ export const useProjectList = (asked: string) =>
 
 export const setFinished = (id: number, finished: boolean) => api.patch(`/projects/${id}`, { finished })
 export const deleteProject = (id: number) => api.delete(`/projects/${id}`)
-export const restoreProject = (trashed: number) => api.patch(`/put_aways/project-${trashed}`)
+export const restoreProject = (trashed: number) => api.patch(`/trash_items/project-${trashed}`)
 export const trashedProjects = async () => {
-  const { items } = await api.get<{ items: { kind: string; id: number; record: number }[] }>('/put_aways')
+  const { items } = await api.get<{ items: { kind: string; id: number; record: number }[] }>('/trash_items')
   return new Map(items.filter(({ kind }) => kind === 'project').map(({ id, record }) => [record, id]))
 }

@@ -6,7 +6,7 @@ import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
 import type { Project, RuleGroup, RuleTrial, Ruling } from '../shared/types'
 import { useAct } from '../shared/useAct'
-import { useCutLook } from '../shared/useCutLook'
+import { useSegmentationPreview } from '../shared/useSegmentationPreview'
 import { projectQuery } from '../shared/useProject'
 
 // Whose rules: a project's, a client's for new projects, or those for all that have none of their own ('').
@@ -41,7 +41,7 @@ export function useKeeping(owner: RulesOwner, project: Project | undefined, onKe
   const { t } = useTranslation()
   const { message } = App.useApp()
   const cache = useQueryClient()
-  const look = useCutLook(project?.id ?? 0)
+  const look = useSegmentationPreview(project?.id ?? 0)
   const { act, busy } = useAct()
   const say = (text: string) => void message.success(text)
   const settled = (ruling: Ruling) => {

@@ -23,7 +23,7 @@ const PLACES = [
   ['keys.title', '/settings/keys'],
   ['machine.title', '/settings/machine'],
   ['backups.title', '/settings/backups'],
-  ['putAway.title', '/settings/put-away'],
+  ['trash.title', '/settings/trash'],
 ] as const
 
 export const placesOf = (user: { owner: boolean }) =>

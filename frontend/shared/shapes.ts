@@ -92,7 +92,7 @@ export interface Preferences {
 }
 export type Cutting = 'sentence' | 'paragraph'
 export type ReadingState = 'waiting' | 'reading' | 'ready' | 'refused' | 'cancelled'
-export type DocumentRole = 'current' | 'pending' | 'earlier' | 'put-away'
+export type DocumentRole = 'current' | 'pending' | 'earlier' | 'deleted'
 export type Options = Record<string, string | boolean>
 export interface DocumentFacts {
   words?: number
@@ -209,7 +209,7 @@ export interface Receipt {
   at: string | null
   files: number
 }
-export interface OnItsWay {
+export interface OutgoingRequest {
   state: 'waiting' | 'going' | 'refused'
   trouble: string | null
 }
@@ -313,8 +313,8 @@ export interface ListedProject {
   step: 'translate' | 'deliver' | 'delivered' | null
   worth: Money[]
   // Its number in the trash.
-  put_away: number | null
-  put_away_at: string | null
+  trash_item: number | null
+  deleted_at: string | null
 }
 export interface ProjectList {
   state: ProjectState

@@ -1,5 +1,5 @@
 // All shapes the API answers with: generated from its resources, and those said by hand.
-import type { MemoryUnit as StoredUnit, Version as StoredVersion } from './api-types'
+import type { TranslationUnit as StoredUnit, Version as StoredVersion } from './api-types'
 import type { Difference } from './shapes'
 
 export type {
@@ -40,7 +40,7 @@ export type * from './shapes'
 export { BANDS } from './shapes'
 
 // A unit as it is found by a search: beside one of the same source, what differs is marked.
-export type MemoryUnit = StoredUnit & { twin?: { from: number; to: number }[] }
+export type TranslationUnit = StoredUnit & { twin?: { from: number; to: number }[] }
 
 // A version beside another one: its text, and what differs.
 export type PastVersion = StoredVersion & { text: string; differences?: Difference[]; edited?: number }

@@ -22,7 +22,7 @@ export function usePrefer(act: Act) {
           await cache.invalidateQueries({ queryKey: keys.me })
         }
         await cache.invalidateQueries({ queryKey: keys.allProposals })
-        await cache.invalidateQueries({ queryKey: keys.outlooks })
+        await cache.invalidateQueries({ queryKey: keys.completion_contexts })
       })
     },
     [act, cache],

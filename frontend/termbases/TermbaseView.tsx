@@ -3,7 +3,7 @@
 import { useDeferredValue, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams, useSearchParams } from 'react-router'
-import { FarTermbase } from '../remote/FarTermbase'
+import { RemoteTermbase } from '../remote/RemoteTermbase'
 import { api } from '../shared/api'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'
@@ -48,7 +48,7 @@ export function TermbaseView() {
   if (termbase.remote)
     return (
       <Frame>
-        <FarTermbase
+        <RemoteTermbase
           termbase={termbase}
           source={termbase.remote}
           onRename={(name) => attempt(() => api.patch(`/termbases/${id}`, { name }))}

@@ -77,7 +77,7 @@ function Line({ termbase, attempt }: { termbase: Termbase; attempt: Work }) {
           className="small plain-link"
           onClick={() => attempt(() => api.delete(`/termbases/${termbase.id}`))}
         >
-          {t('termbases.putAway')}
+          {t('termbases.delete')}
         </button>
       ) : (
         <span className="small quiet">

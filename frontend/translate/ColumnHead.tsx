@@ -8,7 +8,7 @@ import { Key } from '../shared/parts/Key'
 import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 import type { Act } from '../shared/useAct'
-import { Filter as Narrowing } from './filter/Filter'
+import { Filter as SegmentFilter } from './filter/Filter'
 import { Look } from './Look'
 import { Pretranslate } from './pretranslate/Pretranslate'
 import type { Listing } from './queries'
@@ -49,7 +49,7 @@ export const ColumnHead = memo(function ColumnHead(props: Props) {
           onFilter()
         }}
       />
-      <Narrowing
+      <SegmentFilter
         project={project}
         conditions={shown.conditions}
         onChange={(conditions) => {

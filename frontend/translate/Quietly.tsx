@@ -1,8 +1,8 @@
 // What is not to disturb: servers that are still being asked, and those that gave nothing and why.
 import { useTranslation } from 'react-i18next'
-import type { FarSource } from './elsewhere'
+import type { RemoteSource } from './remoteProposals'
 
-export function Quietly({ sources }: { sources: FarSource[] | undefined }) {
+export function Quietly({ sources }: { sources: RemoteSource[] | undefined }) {
   const { t } = useTranslation()
   const said = (sources ?? []).filter((one) => one.state !== 'answered')
   if (!said.length) return null

@@ -13,7 +13,7 @@ import { NotedContext } from './noted'
 import { Strip } from './Strip'
 import { TextRows } from './TextRows'
 import { UnderText } from './UnderText'
-import { AFAR } from './useGoing'
+import { AFAR } from './useNavigation'
 import { PresenceContext } from './usePresence'
 import { TimedContext } from './timed/useTimed'
 import { useReading, type ReadingParts } from './useReading'
@@ -25,7 +25,7 @@ export function Reading({ said, ...parts }: ReadingParts & { said: string }) {
   const { mode, user } = useSettings()
   const { act } = useAct()
   const reading = useReading({ ...parts, act })
-  const { shown, card, scroll, cuts, companion, doings, progress, segment, revision, goTo } = reading
+  const { shown, card, scroll, cuts, companion, undoHistory, progress, segment, revision, goTo } = reading
   const { open, openAt, openRow, close, rows } = reading.opening
   const { folded, apart } = companion
   const fromMap = useCallback((index: number) => openRow(index, AFAR), [openRow])
@@ -75,7 +75,7 @@ export function Reading({ said, ...parts }: ReadingParts & { said: string }) {
                     {reading.done && (
                       <WhatWasDone
                         store={store}
-                        onTakeBack={doings.takeBack}
+                        onTakeBack={undoHistory.takeBack}
                         onClose={() => reading.setDone(false)}
                       />
                     )}

@@ -5,7 +5,7 @@ import { Activity } from '../operations/Activity'
 import { plain } from '../shared/content'
 import type { Segment } from '../shared/types'
 import { useAct } from '../shared/useAct'
-import type { Doing, Written } from './doings'
+import type { Doing, Written } from './undoHistory'
 import type { Store } from './store'
 
 interface Props {
@@ -17,21 +17,21 @@ interface Props {
 export function WhatWasDone({ store, onTakeBack, onClose }: Props) {
   const { t } = useTranslation()
   const { act } = useAct()
-  const list = store.doings.list()
+  const list = store.undoHistory.list()
   return (
-    <Modal open width={640} footer={null} title={t('doings.title')} onCancel={onClose} destroyOnHidden>
-      {list.length === 0 && <p className="quiet">{t('doings.none')}</p>}
-      <ol className="doings">
+    <Modal open width={640} footer={null} title={t('undoHistory.title')} onCancel={onClose} destroyOnHidden>
+      {list.length === 0 && <p className="quiet">{t('undoHistory.none')}</p>}
+      <ol className="undoHistory">
         {list.map((doing, index) => (
           <li key={list.length - index}>
             <span className="quiet tab">{doing.number}</span>
             <Told doing={doing} segment={store.byId.get(doing.id)} />
             {isThere(doing, store.byId.get(doing.id)) ? (
               <button type="button" className="link small" onClick={() => onTakeBack(doing)}>
-                {t('doings.takeBack')}
+                {t('undoHistory.takeBack')}
               </button>
             ) : (
-              <span className="small quiet">{t('doings.changedSince')}</span>
+              <span className="small quiet">{t('undoHistory.changedSince')}</span>
             )}
           </li>
         ))}
@@ -50,7 +50,7 @@ function Told({ doing: { before, after }, segment }: { doing: Written; segment?:
   const text = (value: string) => plain(value, segment?.codes)
   return (
     <span>
-      <span className="small quiet">{t(`doings.${after.target ? what : 'cleared'}`)} </span>
+      <span className="small quiet">{t(`undoHistory.${after.target ? what : 'cleared'}`)} </span>
       <span className="reading">
         {before.target !== after.target && before.target && <del>{text(before.target)}</del>}{' '}
         {text(after.target)}

@@ -6,8 +6,8 @@ import { useProjectNews } from '../shared/live'
 import { keys } from '../shared/queryKeys'
 import type { Carry, FoundTerm, Hit, Proposal, Segment, TermEntry, PastVersion } from '../shared/types'
 import { isEnough, type Asked } from './asked'
-import { heardFromElsewhere } from './elsewhere'
-import type { KnownOutlook } from './completion/ahead'
+import { refreshRemoteProposals } from './remoteProposals'
+import type { KnownContext } from './completion/ahead'
 
 export interface Listing {
   documents: { id: number; name: string }[]
@@ -30,9 +30,9 @@ export const machineQuery = (segment: number) => ({
   retry: false,
 })
 
-export const outlookQuery = (segment: number) => ({
-  queryKey: keys.outlook(segment),
-  queryFn: () => api.get<KnownOutlook>(`/segments/${segment}/outlook`),
+export const contextQuery = (segment: number) => ({
+  queryKey: keys.context(segment),
+  queryFn: () => api.get<KnownContext>(`/segments/${segment}/completion_context`),
   staleTime: 20_000,
   gcTime: 300_000,
 })
@@ -85,11 +85,11 @@ export function useListing(project: number) {
     // Somebody changed a termbase of the project; before the page was connected it would not have heard of it.
     if (news.event === 'terms' || news.event === 'connected')
       void cache.invalidateQueries({ queryKey: keys.allTerms })
-    if (news.event === 'elsewhere') heardFromElsewhere(cache, news.ids ?? [])
+    if (news.event === 'elsewhere') refreshRemoteProposals(cache, news.ids ?? [])
     // A colleague confirmed something into a memory of it.
     if (news.event === 'learned') void cache.invalidateQueries({ queryKey: keys.allProposals })
     if (news.event === 'terms' || news.event === 'learned')
-      void cache.invalidateQueries({ queryKey: keys.outlooks })
+      void cache.invalidateQueries({ queryKey: keys.completion_contexts })
   })
   return useQuery({
     queryKey: keys.segments(project),

@@ -1,6 +1,6 @@
 // The segments of the open project, kept in the browser: one array, one open segment, listeners by segment.
 import type { Origin, Segment, State } from '../shared/types'
-import { Doings } from './doings'
+import { UndoHistory } from './undoHistory'
 import type { Answer, Draft, Entry, Outbox } from '../shared/outbox'
 
 const UNFINISHED = new Set(['untouched', 'draft'])
@@ -34,13 +34,13 @@ export class Store {
     readonly segments: Segment[],
     readonly outbox: Outbox,
     private readonly hooks: Hooks,
-    readonly doings = new Doings(),
+    readonly undoHistory = new UndoHistory(),
   ) {
     segments.forEach((segment) => {
       this.byId.set(segment.id, segment)
       this.noteConfirmed(segment)
     })
-    doings.settle(new Map(segments.map(({ id, position }) => [id, position])))
+    undoHistory.settle(new Map(segments.map(({ id, position }) => [id, position])))
     this.sums = this.countAll()
     this.stop = outbox.listen(project, {
       done: (answer, newer) => this.answered(answer, newer),
@@ -67,7 +67,7 @@ export class Store {
     this.put(segment.id, newer ? { version: segment.version } : segment)
     this.noteConfirmed(segment)
     this.take(repeats)
-    if (repeats.length) this.doings.filled(segment.id, repeats.length)
+    if (repeats.length) this.undoHistory.filled(segment.id, repeats.length)
     if (repeats.length || others) this.hooks.repeated(segment.id, repeats.length, others)
     if (!isUnfinished(segment) || this.withdrawn.delete(segment.id)) this.hooks.learned()
     this.changed()
@@ -105,7 +105,7 @@ export class Store {
     this.send(segment, { target, origin, undone, withdrawn })
     const typed: State = target ? 'draft' : 'untouched'
     this.put(id, { target, origin, state: undone ? before!.state : typed })
-    this.doings.note(segment, this.byId.get(id)!)
+    this.undoHistory.note(segment, this.byId.get(id)!)
     this.changed()
   }
 
@@ -115,7 +115,7 @@ export class Store {
     this.send(segment, { target, origin, confirm: true })
     this.put(id, { target, origin, state: 'translated' })
     this.confirmed.set(id, { target, state: 'translated' })
-    this.doings.note(segment, this.byId.get(id)!)
+    this.undoHistory.note(segment, this.byId.get(id)!)
     this.changed()
   }
 

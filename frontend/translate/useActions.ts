@@ -6,7 +6,7 @@ import type { Segment } from '../shared/types'
 import type { Act } from '../shared/useAct'
 import type { CardHandle } from './card/cardHandle'
 import type { Store } from './store'
-import type { useDoings } from './useDoings'
+import type { useUndoHistory } from './useUndoHistory'
 import type { useCompanion } from './companion/useCompanion'
 import type { useCuts } from './useCuts'
 import type { useOpen } from './useOpen'
@@ -19,7 +19,7 @@ interface Parts {
   opening: ReturnType<typeof useOpen>
   cuts: ReturnType<typeof useCuts>
   companion: ReturnType<typeof useCompanion>
-  doings: ReturnType<typeof useDoings>
+  undoHistory: ReturnType<typeof useUndoHistory>
   act: Act
   say: (text: string) => void
   nextUnfinished: () => void
@@ -28,7 +28,7 @@ interface Parts {
 }
 
 export function useActions(parts: Parts): Actions {
-  const { card, scroll, store, opening, cuts, companion, doings, act, say } = parts
+  const { card, scroll, store, opening, cuts, companion, undoHistory, act, say } = parts
   const { nextUnfinished, nextMarked, showDone } = parts
   const { fold, lookUp, showEntry, writeNote, showPast, showApart } = companion
   const { open, openBeside, close } = opening
@@ -71,15 +71,15 @@ export function useActions(parts: Parts): Actions {
       companion: fold,
       apartWindow: showApart,
       undo: () => card.current?.undo(),
-      takeBack: () => doings.takeBack(),
-      doAgain: doings.doAgain,
+      takeBack: () => undoHistory.takeBack(),
+      doAgain: undoHistory.doAgain,
       whatWasDone: showDone,
       redo: () => card.current?.redo(),
     }),
     [
       card,
       close,
-      doings,
+      undoHistory,
       fold,
       join,
       lookUp,

@@ -38,7 +38,7 @@ export function useCuts(
         await store.outbox.emptied()
         const answer = await work()
         const segment = store.byId.get(open ?? 0)
-        if (segment) store.doings.noteRecut(segment, answer.operation)
+        if (segment) store.undoHistory.noteRecut(segment, answer.operation)
         await refreshText(cache, project)
         if (answer.open) void go(`#${answer.open}`, { replace: true })
         return answer

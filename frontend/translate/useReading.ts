@@ -10,8 +10,8 @@ import type { Listing } from './queries'
 import { isUnfinished, type Store } from './store'
 import { useActions } from './useActions'
 import { useCuts } from './useCuts'
-import { useDoings } from './useDoings'
-import { useGoing } from './useGoing'
+import { useUndoHistory } from './useUndoHistory'
+import { useNavigation } from './useNavigation'
 import { useOpen } from './useOpen'
 import { usePresence } from './usePresence'
 import { useProgress } from './useProgress'
@@ -37,10 +37,10 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
   const shown = useShown(store, revision, { noted, marks })
   const opening = useOpen(scroll, shown.order, shown.segments)
   const { open, rows } = opening
-  const { nextUnfinished, nextMarked, goTo } = useGoing({ project, store, shown, opening, hash, say })
+  const { nextUnfinished, nextMarked, goTo } = useNavigation({ project, store, shown, opening, hash, say })
   const cuts = useCuts(project.id, store, open, act, say)
   const companion = useCompanion(card)
-  const doings = useDoings({ card, store, open, goTo, act, say })
+  const undoHistory = useUndoHistory({ card, store, open, goTo, act, say })
   const [done, setDone] = useState(false)
   const showDone = useCallback(() => setDone(true), [])
   const numbered = useMemo(
@@ -62,7 +62,7 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
     nextUnfinished,
     companion,
     nextMarked,
-    doings,
+    undoHistory,
     showDone,
   })
   const segment = open === null ? null : (store.byId.get(open) ?? null)
@@ -98,7 +98,7 @@ export function useReading({ project, listing, store, say, hash, act }: ReadingP
     shown,
     cuts,
     companion,
-    doings,
+    undoHistory,
     done,
     setDone,
     actions,

@@ -11,7 +11,7 @@ import { keys } from '../shared/queryKeys'
 import { useSettings } from '../shared/settings'
 import type { Segment } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
-import { Doings } from './doings'
+import { UndoHistory } from './undoHistory'
 import { Store } from './store'
 
 export function useStore(project: number, segments: Segment[]): Store | null {
@@ -21,13 +21,13 @@ export function useStore(project: number, segments: Segment[]): Store | null {
   const say = useSayings()
   const [store, setStore] = useState<Store | null>(null)
   // They outlive the store, which is made anew when the text is cut anew.
-  const [kept] = useState(() => new Map<number, Doings>())
+  const [kept] = useState(() => new Map<number, UndoHistory>())
   useEffect(() => {
     const outbox = outboxOf(user.id)
     let made: Store | null = null
     let gone = false
-    const doings = kept.get(project) ?? new Doings()
-    kept.set(project, doings)
+    const undoHistory = kept.get(project) ?? new UndoHistory()
+    kept.set(project, undoHistory)
     void outbox.ready.then(() => {
       if (gone) return
       made = new Store(
@@ -41,7 +41,7 @@ export function useStore(project: number, segments: Segment[]): Store | null {
           // What was fetched ahead was found before the memories learned this.
           learned: () => void cache.invalidateQueries({ queryKey: keys.allProposals }),
         },
-        doings,
+        undoHistory,
       )
       setStore(made)
     })

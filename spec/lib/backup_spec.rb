@@ -69,7 +69,7 @@ RSpec.describe Backup do
     expect(status).to eq(0)
     again = everything(root.join("again/glossema.sqlite3"))
     # What was written meanwhile is in it whole or not at all.
-    expect([again["projects"].size, again["memory_units"].size]).to eq([1, MemoryUnit.count])
+    expect([again["projects"].size, again["translation_units"].size]).to eq([1, TranslationUnit.count])
     copy = everything(File.join(told["path"], "glossema.sqlite3"))
     expect(again).to eq(copy)
     now = everything(live)

@@ -23,7 +23,7 @@ RSpec.describe "The catalogues of texts" do
   letters = I18n.available_locales.map(&:to_s) - Rails.configuration.x.interface_languages
 
   it "name all kinds of things in the Trash" do
-    expect(interface["en"].keys).to include(*PutAway::KINDS.map { |kind| "putAway.kinds.#{kind}" })
+    expect(interface["en"].keys).to include(*TrashItem::KINDS.map { |kind| "trash.kinds.#{kind}" })
   end
 
   languages.each do |language|

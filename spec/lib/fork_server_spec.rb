@@ -4,8 +4,8 @@ RSpec.describe "The fork server" do
   def signal_after(code)
     path = File.join(Dir.mktmpdir, "socket")
     program = "ForkServer.new(#{path.dump}) { |_| #{code} }.run"
-    server = IO.popen([RbConfig.ruby, "-rfileutils", "-r./lib/fault_told", "-r./lib/fork_server", "-e", program],
-      "w", err: File::NULL)
+    loaded = %w[fileutils ./lib/fault_told ./lib/fork_server].map { |name| "-r#{name}" }
+    server = IO.popen([RbConfig.ruby, *loaded, "-e", program], "w", err: File::NULL)
     sleep(0.02) until File.exist?(path)
     connection = UNIXSocket.new(path)
     connection.puts("{}")

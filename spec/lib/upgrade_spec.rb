@@ -43,6 +43,9 @@ RSpec.describe "Upgrades" do
   STORED = JSON.parse(File.read("#{frozen}.frozen"))["segments"]
   # From this state on texts are folded.
   FOLDED = 20261201190000
+  # From this one tables have other names.
+  RENAMED = 20261202010000
+  require root.join("#{RENAMED}_rename_after_the_glossary").to_s
   UNIT = ["Die Straße ist co\u00ADoperativ.", "La strada è lunga."].freeze
 
   # The segments of a real file, and a unit as it was put into the full-text index then.
@@ -55,9 +58,10 @@ RSpec.describe "Upgrades" do
         "target" => "")
       insert("segments", row)
     end
-    insert("memory_units", connection.select_one("SELECT * FROM memory_units LIMIT 1").except("id")
+    units = version < RENAMED ? "memory_units" : "translation_units"
+    insert(units, connection.select_one("SELECT * FROM #{units} LIMIT 1").except("id")
       .merge("source" => UNIT[0], "target" => UNIT[1]))
-    id = connection.select_value("SELECT MAX(id) FROM memory_units")
+    id = connection.select_value("SELECT MAX(id) FROM #{units}")
     insert("memory_texts", "rowid" => id, "source" => version < FOLDED ? UNIT[0] : Glossema::Folding.indexed(UNIT[0]),
       "target" => UNIT[1])
   end
@@ -113,7 +117,7 @@ RSpec.describe "Upgrades" do
       connect(path)
       fill
       fill_really(version)
-      before = counts
+      before = counts.transform_keys { |name| RenameAfterTheGlossary::TABLES.fetch(name, name) }
       migrate(root)
       expect(structure.to_a - now.to_a).to eq([]), path
       expect(structure.keys).to eq(now.keys), path
@@ -137,6 +141,6 @@ RSpec.describe "Upgrades" do
     migrate(root)
     states = %w[segments versions].flat_map { |table| base.select_values("SELECT state FROM #{table}") }
     expect(states).to eq(%w[untouched untouched])
-    expect(base.select_value("SELECT COUNT(*) FROM memory_units")).to eq(0)
+    expect(base.select_value("SELECT COUNT(*) FROM translation_units")).to eq(0)
   end
 end

@@ -40,7 +40,7 @@ RSpec.describe Machine::Connector, :stand_in do
       { garble: "nothing" } => "machine-failed", { garble: "count" } => "machine-answer",
       { fail: 400 } => "machine-failed" }.each do |how, key|
       behave(how)
-      OutsideCall.broken.clear
+      HttpClient.broken.clear
       expect(refusal.first).to start_with(key), how.to_s
     end
     behave({})
@@ -60,11 +60,11 @@ RSpec.describe Machine::Connector, :stand_in do
     behave(fail: 503)
     before = asked
     expect(refusal.last).to include("status 503")
-    expect(asked - before).to eq(1 + OutsideCall::WAITS.size)
+    expect(asked - before).to eq(1 + HttpClient::WAITS.size)
     refusal
     expect(refusal.first).to eq("machine-resting")
     behave({})
-    OutsideCall.broken.clear
+    HttpClient.broken.clear
     expect(refusal).to be_nil
   end
 end

@@ -30,7 +30,7 @@ RSpec.describe "A memory and its processes" do
 
   def count
     base = SQLite3::Database.new(File.join(folder, "glossema.sqlite3"), readonly: true)
-    base.get_first_value("SELECT count(*) FROM memory_units")
+    base.get_first_value("SELECT count(*) FROM translation_units")
   ensure
     base&.close
   end

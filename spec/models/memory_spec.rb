@@ -11,7 +11,7 @@ RSpec.describe Memory do
 
   def neighbours(unit) = unit.reload.slice(:previous_hash, :next_hash).values
 
-  def hash_of(segment) = segment && MemoryUnit.hash_of_key(segment.source_key)
+  def hash_of(segment) = segment && TranslationUnit.hash_of_key(segment.source_key)
 
   it "learns a confirmed segment with client, subject, file and neighbours, and drafts never" do
     segments[0].keep_draft("Bozza", origin: { "kind" => "typed" }, by: user)
@@ -146,7 +146,7 @@ RSpec.describe Memory do
     expect(memory.units.distinct.count(:source)).to eq(100)
     import.undo
     expect(memory.units.count).to eq(0)
-    expect(Memory::Index.new(memory.id).find(%w[sentence 7], 2, 70, 100, 50) & MemoryUnit.ids).to eq([])
+    expect(Memory::Index.new(memory.id).find(%w[sentence 7], 2, 70, 100, 50) & TranslationUnit.ids).to eq([])
   end
 
   describe "import by a process of its own" do
@@ -219,7 +219,7 @@ RSpec.describe Memory do
     expect(
       [
         described_class.exists?(memory.id),
-        MemoryUnit.exists?(memory_id: memory.id),
+        TranslationUnit.exists?(memory_id: memory.id),
         project.attachments.reload.pluck(:memory_id)
       ]
     ).to eq([false, false, []])

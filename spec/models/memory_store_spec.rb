@@ -204,7 +204,7 @@ RSpec.describe Memory::Store do
 
   it "follows a unit that changes and forgets one that is gone" do
     store, writer = described_class.new(memory), Memory::Writer.new(memory)
-    unit = MemoryUnit.find(writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia."))
+    unit = TranslationUnit.find(writer.add(source: "Pull the strap tight.", target: "Tirare la cinghia."))
     writer.change(unit, source: "Check the brake lever.", target: "Controllare la leva.")
     expect(lookup("Pull the strap tight.", [store])).to eq([])
     expect(lookup("Check the brake levers.", [store]).map { |match| match.candidate.target.text }).to eq(
@@ -212,7 +212,7 @@ RSpec.describe Memory::Store do
     )
     memory.purge
     expect(lookup("Check the brake levers.", [store])).to eq([])
-    expect(MemoryUnit.where(memory_id: memory.id).count).to eq(0)
+    expect(TranslationUnit.where(memory_id: memory.id).count).to eq(0)
   end
 
   it "gives nothing of a memory that was deleted, and takes off for region and by her own penalty" do

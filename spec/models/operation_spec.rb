@@ -158,7 +158,7 @@ RSpec.describe Operation do
     it "is a project that is deleted, also while it waits" do
       running = queued(Operations::ProjectCount, project).tap(&:take_in_hand)
       waiting = project.count_later
-      project.put_away
+      project.move_to_trash
       running.execute
       expect([running, waiting].map { |one| one.reload.state }).to eq(%w[cancelled cancelled])
     end

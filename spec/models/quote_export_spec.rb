@@ -39,7 +39,9 @@ RSpec.describe Quote::Export do
         computed(folder, paths).map do |sheet, files|
           expect(files[1].first).to eq("=1+1.txt")
           rows = sheet.to_h { |row| [row.first, row] }
-          [rows["All"][4], *["Net", "Rush fee", "Total"].map { |name| rows[name].last }].map { |text| BigDecimal(text) }
+          [rows["All"][4], *["Net", "Rush fee", "Total"].map { |name|
+            rows[name].last
+          }].map { |text| BigDecimal(text) }
         end
       wanted = cases.map { |given|
         given.values_at("weighted_words", "net", "rush", "total").map { |sum|

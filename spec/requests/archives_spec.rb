@@ -23,9 +23,9 @@ RSpec.describe "Archives" do
       segment.reload.confirm(text, origin: { "kind" => "typed" }, by: user)
     end
     checking = Project::Checking.new(project)
-    Project::Looking.new(project).look_at_few
+    Project::CheckRun.new(project).look_at_few
     row = checking.findings.first
-    LetStand.let(project, row, place: "here", reason: "as printed", by: user)
+    IgnoredFinding.let(project, row, place: "here", reason: "as printed", by: user)
     Operations::Fixes.perform_now(project, by: user,
       input: { "keys" => checking.findings.select { |one| one["fix"] }.pluck(:key) })
     Note.add(segments[0], "Ask Ada", by: user, kind: "question")
@@ -83,7 +83,7 @@ RSpec.describe "Archives" do
       found = after.fetch(model).map { |row| model == ReviewRound ? row.except("base") : row }
       expect(found).to eq(expected), "#{model}: #{found.inspect[0, 900]}\n#{expected.inspect[0, 900]}"
     end
-    none = [MemoryUnitVersion, KeptTranslation, Quote, TermCandidate]
+    none = [TranslationUnitVersion, DetachedTranslation, Quote, TermCandidate]
     expect(before.select { |_, rows| rows.empty? }.keys - none).to eq([])
   end
 
@@ -131,7 +131,7 @@ RSpec.describe "Archives" do
     expect(user.clients.count).to eq(1)
     package = Glossema::Exchange::Package.new(bytes, "a.zip")
     expect(package.about["blobs"].map { |blob| blob["name"] }).not_to include("page")
-    paths = ProjectArchive.scopes(project).keys.map { |model| "records/#{model.table_name}.jsonl" }
+    paths = ProjectArchive.scopes(project).keys.map { |model| ProjectArchive.part(model.table_name) }
     parts = paths.to_h { |path| [path, package.part(path)] }
     parts["records/segments.jsonl"] = parts["records/segments.jsonl"][0, 200]
     broken = Glossema::Exchange::Package.write("archive", package.about, parts)
@@ -146,7 +146,7 @@ RSpec.describe "Archives" do
     def rows_of(bytes)
       package = Glossema::Exchange::Package.new(bytes, "a.zip")
       ProjectArchive.scopes(Project.new).keys.to_h do |model|
-        text = package.part("records/#{model.table_name}.jsonl").dup.force_encoding("UTF-8")
+        text = package.part(ProjectArchive.part(model.table_name)).dup.force_encoding("UTF-8")
         [model, text.each_line.map { |line| JSON.parse(line) }]
       end
     end
@@ -187,11 +187,11 @@ RSpec.describe "Archives" do
     it "is refused as a whole, and nothing of it is kept" do
       bytes = archive
       sign_in(other)
-      before = [Project, Memory, Termbase, Client, Segment, MemoryUnit].map(&:count)
+      before = [Project, Memory, Termbase, Client, Segment, TranslationUnit].map(&:count)
       { "documents" => ["bands", "7"], "segments" => ["codes", '[{"id":1}]'],
         "operations" => ["kind", "nonsense"] }.each do |table, (column, value)|
         expect(bring(altered(bytes, table, column, value), take: true)["state"] || "failed").to eq("failed")
-        expect([Project, Memory, Termbase, Client, Segment, MemoryUnit].map(&:count)).to eq(before)
+        expect([Project, Memory, Termbase, Client, Segment, TranslationUnit].map(&:count)).to eq(before)
         get "/api/today"
         expect(response).to have_http_status(:ok)
       end
@@ -214,7 +214,7 @@ RSpec.describe "Archives" do
     def altered(bytes, table, column, value)
       package = Glossema::Exchange::Package.new(bytes, "a.zip")
       parts = package.paths.to_h { |path| [path, package.part(path)] }
-      path = "records/#{table}.jsonl"
+      path = ProjectArchive.part(table)
       lines = parts[path].dup.force_encoding("UTF-8").lines
       parts[path] = [JSON.generate(JSON.parse(lines.first).merge(column => value)), "\n", *lines.drop(1)].join
       Glossema::Exchange::Package.write("archive", package.about, parts)

@@ -30,8 +30,9 @@ RSpec.describe "Checks" do
   def told = findings.map { |one| one.values_at("number", "code", "level") }
   def finding(code) = findings.find { |one| one["code"] == code }
 
-  def let_stand(code, **more)
-    post "/api/projects/#{project.id}/let_stands", params: { key: finding(code)["key"], **more }, as: :json
+  def ignored_finding(code, **more)
+    post "/api/projects/#{project.id}/ignored_findings", params: { key: finding(code)["key"], **more },
+      as: :json
   end
 
   it "are told in text order with their spots, and go when their cause does" do
@@ -47,10 +48,10 @@ RSpec.describe "Checks" do
   end
 
   it "leave out what was cut anew while it was looked at" do
-    looking = Project::Looking.new(project)
-    found = looking.found(segments.first(2).map(&:id))
+    run = Project::CheckRun.new(project)
+    found = run.found(segments.first(2).map(&:id))
     segments[0].destroy!
-    looking.keep(found)
+    run.keep(found)
     expect(CheckedSegment.pluck(:segment_id)).to eq([segments[1].id])
   end
 
@@ -117,26 +118,27 @@ RSpec.describe "Checks" do
   end
 
   it "are let stand with a reason, alone, and come back when the text changes" do
-    let_stand("number-missing", reason: "as printed")
+    ignored_finding("number-missing", reason: "as printed")
     expect(finding("number-missing")["stands"]).to include("reason" => "as printed", "author" => user.name,
       "place" => "here")
     write(0, "Pesa 15 kg.")
     expect(finding("number-missing")["stands"]).to be_nil
-    post "/api/projects/#{project.id}/let_stands", params: { key: "gone" }, as: :json
+    post "/api/projects/#{project.id}/ignored_findings", params: { key: "gone" }, as: :json
     expect(body["error"]["code"]).to eq("finding-gone")
   end
 
   it "are told in the language of whoever asks, and stand in any" do
-    let_stand("number-missing", reason: "as printed")
+    ignored_finding("number-missing", reason: "as printed")
     user.update!(preferences: { "language" => "it" })
-    expect(finding("number-missing")).to include("message" => "12 nel testo di partenza è 13 nella traduzione.")
+    told = "12 nel testo di partenza è 13 nella traduzione."
+    expect(finding("number-missing")).to include("message" => told)
     expect(finding("number-missing")["stands"]).to include("reason" => "as printed")
     expect(body["left"]).to eq(0)
   end
 
   it "stand as versions kept them that went by the sentence" do
-    let_stand("number-missing", reason: "as printed")
-    stand = LetStand.last
+    ignored_finding("number-missing", reason: "as printed")
+    stand = IgnoredFinding.last
     digest = Digest::SHA256.hexdigest([segments[0].id, segments[0].source, "Pesa 13 kg.", "number-missing",
                                        stand.message].join("\0"))
     stand.update!(digest: digest, said: nil)
@@ -149,24 +151,24 @@ RSpec.describe "Checks" do
         one["code"] == "word-twice"
       }.map { |one| one["stands"]&.fetch("place") }
     }
-    let_stand("word-twice", place: "project")
+    ignored_finding("word-twice", place: "project")
     segments[1].reload.update!(target: "Oliare la la catena.")
     expect(stands.call).to eq(%w[project project])
-    delete "/api/let_stands/#{finding("word-twice")["stands"]["id"]}"
+    delete "/api/ignored_findings/#{finding("word-twice")["stands"]["id"]}"
     expect(stands.call).to eq([nil, nil])
-    let_stand("word-twice", place: "client")
+    ignored_finding("word-twice", place: "client")
     other = make_project(user, "Oil the belt.", name: "c.txt")
     other.update!(client: client)
     other.segments.first.confirm("Oliare la la cinghia.", origin: { "kind" => "typed" }, by: user)
     get "/api/projects/#{other.id}/findings"
     expect(body["findings"].map { |one| one["stands"]["place"] }).to eq(["client"])
     project.update!(client: nil)
-    let_stand("number-missing", place: "client")
+    ignored_finding("number-missing", place: "client")
     expect(body["error"]["code"]).to eq("no-client")
   end
 
   it "mark the segments by the worst that is open" do
-    let_stand("number-missing")
+    ignored_finding("number-missing")
     get "/api/projects/#{project.id}/check_marks"
     expect(body["marks"]).to eq({ segments[1].id.to_s => "look", segments[2].id.to_s => "look" })
   end
@@ -180,7 +182,7 @@ RSpec.describe "Checks" do
   end
 
   it "leave as a workbook with what was let stand, why and by whom" do
-    let_stand("number-missing", reason: "=as printed")
+    ignored_finding("number-missing", reason: "=as printed")
     get "/api/projects/#{project.id}/check_report"
     expect(response.headers["Content-Disposition"]).to include("findings.xlsx")
     bytes = response.body
@@ -189,7 +191,8 @@ RSpec.describe "Checks" do
     expect(rows).to include(["3", "have a look", "“la” is repeated."])
     expect(rows.flatten).not_to include("12 in the source is 13 in the target.")
     strings = Zip::File.open_buffer(StringIO.new(bytes)).read("xl/sharedStrings.xml")
-    expect(strings).to include("12 in the source is 13 in the target.", "=as printed", user.name, "this segment")
+    expect(strings).to include("12 in the source is 13 in the target.", "=as printed", user.name,
+      "this segment")
   end
 
   it "stand in the way of a delivery as long as she does not know, and in its record" do
@@ -198,14 +201,14 @@ RSpec.describe "Checks" do
       { "must-fix" => 1, "look" => 2 }
     )
     expect(body["items"]["must-fix"]["places"].first).to include("id" => segments[0].id, "number" => 1)
-    let_stand("number-missing", reason: "as printed")
+    ignored_finding("number-missing", reason: "as printed")
     post "/api/projects/#{project.id}/deliveries"
     expect(finish.delivery.checks).to eq({ "must-fix" => 0, "look" => 3, "stands" => 1, "left" => 0,
                                    "profile" => "default" })
   end
 
   describe "of a long text" do
-    before { stub_const("Project::Looking::FEW", 1) }
+    before { stub_const("Project::CheckRun::FEW", 1) }
 
     def run(method) = public_send(method, "/api/projects/#{project.id}/check_run")
 
@@ -225,9 +228,9 @@ RSpec.describe "Checks" do
       patch "/api/operations/#{first}", params: { state: "cancelled" }, as: :json
       run(:post)
       expect(body["id"]).not_to eq(first)
-      stub_const("Project::Looking::BATCH", 1)
+      stub_const("Project::CheckRun::BATCH", 1)
       stub_const("Operation::Execution::EVERY", 0)
-      allow(Project::Looking).to receive(:new).and_wrap_original do |original, *arguments|
+      allow(Project::CheckRun).to receive(:new).and_wrap_original do |original, *arguments|
         original.call(*arguments).tap do |looking|
           allow(looking).to(receive(:keep).and_wrap_original { |keep, rows|
             keep.call(rows) && Operation.last.cancel
@@ -250,7 +253,7 @@ RSpec.describe "Checks" do
     other.segments.order(:position).zip(texts) do |segment, text|
       segment.confirm(text, origin: { "kind" => "typed" }, by: user)
     end
-    get "/api/projects/#{other.id}/near_twins"
+    get "/api/projects/#{other.id}/similar_segments"
     expect(body["twins"].first).to include("uneven" => true, "source" => [
       { "op" => "replace", "today" => [26, 30], "memory" => [26, 31] }
     ])

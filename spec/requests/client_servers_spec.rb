@@ -70,21 +70,21 @@ RSpec.describe "A client’s server", :stand_in do
     project.begin!
     segment = project.segments.order(:position).find { |one| one.source.include?("quay") }
     confirm(segment, "Presentarsi al molo 30 minuti prima della partenza.")
-    Sending.go
+    OutgoingRequest.go
     found = project.attachments.usable.map(&:memory).filter_map(&:remote).first.speaker
       .concordance("ferry-memory", text: "30 minutes")["units"]
     expect(found.map { |unit| unit["author"] }).to eq([user.name])
     tell_server("behaviour", fail: 503)
     post "/api/projects/#{project.id}/deliveries", as: :json
     finish
-    Sending.go
+    OutgoingRequest.go
     get "/api/projects/#{project.id}/deliveries"
-    expect(body.first["sending"]).to include("state" => "waiting", "trouble" => include("503"))
+    expect(body.first["outgoing_request"]).to include("state" => "waiting", "trouble" => include("503"))
     tell_server("behaviour", {})
-    travel(1.minute) { 3.times { Sending.go } }
+    travel(1.minute) { 3.times { OutgoingRequest.go } }
     get "/api/projects/#{project.id}/deliveries"
     expect(body.first).to include("receipt" => include("receipt" => "HL-0001", "files" => 2),
-      "sending" => nil)
+      "outgoing_request" => nil)
     expect(delivered.map { |one| one.values_at("project", "times", "files") })
       .to eq([["hl-310", 1, project.deliveries.first.files.map(&:base_name)]])
     # An answer that got lost: it is sent again, and is the same delivery.
@@ -107,7 +107,7 @@ RSpec.describe "A client’s server", :stand_in do
     expect(body["server"]).to include("state" => "withdrawn", "said" => include("withdrew this project"))
     post "/api/projects/#{project.id}/deliveries", as: :json
     expect(finish.state).to eq("done")
-    expect([Sending.count, delivered]).to eq([0, []])
+    expect([OutgoingRequest.count, delivered]).to eq([0, []])
     tell_server("withdraw", project: "hl-311", reason: "Not needed.")
     patch "/api/offers/#{ServerProject.find_by(ref: "hl-311").id}", as: :json
     withdrawn = Glossema::Refused.new("server-withdrawn", host: "127.0.0.1", reason: "Not needed.")
@@ -120,12 +120,13 @@ RSpec.describe "A client’s server", :stand_in do
     post "/api/projects/#{project.id}/deliveries", as: :json
     finish
     tell_server("withdraw", project: "hl-310")
-    Sending.go
-    expect(Sending.first).to have_attributes(state: "refused", trouble: include("withdrew this project"))
+    OutgoingRequest.go
+    expect(OutgoingRequest.first).to have_attributes(state: "refused",
+      trouble: include("withdrew this project"))
     expect(project.server_project.reload.state).to eq("withdrawn")
     tell_server("offer", project: "hl-310")
-    post "/api/deliveries/#{project.deliveries.first.id}/sending", as: :json
-    Sending.go
+    post "/api/deliveries/#{project.deliveries.first.id}/outgoing_request", as: :json
+    OutgoingRequest.go
     expect(project.deliveries.first.receipt).to include("receipt" => "HL-0001")
   end
 

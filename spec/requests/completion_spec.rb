@@ -16,13 +16,13 @@ RSpec.describe "Completion" do
     Rails.cache.clear
   end
 
-  def outlook(segment)
-    get "/api/segments/#{segment.id}/outlook"
-    Glossema::Completion::Outlook.new(**body.except("machine"))
+  def context(segment)
+    get "/api/segments/#{segment.id}/completion_context"
+    Glossema::Completion::CompletionContext.new(**body.except("machine"))
   end
 
   def offered(segment, prefix)
-    Glossema::Completion::Ahead.new(outlook(segment)).offers(prefix).map(&:text)
+    Glossema::Completion::Ahead.new(context(segment)).offers(prefix).map(&:text)
   end
 
   it "comes from memories once they are learned, in the background, and is kept right as units are added" do
@@ -58,12 +58,12 @@ RSpec.describe "Completion" do
       end
     )
     termbase.record_change(Operations::TermAddition, by: user) { |recorder| recorder.add(entry) }
-    expect(outlook(segments[0]).things.map { |thing| thing.first(2) }).to include(["ruota dietro", "term"])
-    expect(outlook(segments[2]).things.map { |thing| thing.first(2) }).to include(["1.250 m", "carried"],
+    expect(context(segments[0]).things.map { |thing| thing.first(2) }).to include(["ruota dietro", "term"])
+    expect(context(segments[2]).things.map { |thing| thing.first(2) }).to include(["1.250 m", "carried"],
       %w[Wren source])
     patch "/api/settings", params: { preferences: { completion_without: %w[terms carried source] } },
       as: :json
-    expect(outlook(segments[0]).things).to eq([])
+    expect(context(segments[0]).things).to eq([])
     patch "/api/settings", params: { preferences: { completion_without: %w[guesses] } }, as: :json
     expect(body["error"]["code"]).to eq("preference-wrong")
   end
@@ -74,20 +74,22 @@ RSpec.describe "Completion" do
     user.machine_services.create!(name: "Stand-in", address: stand_in("translate"), key: WithStandIn::KEY,
       active: true, **Machine::TEMPLATES["lists"].symbolize_keys)
     before = asked
-    outlook = ->(fields = nil) { get "/api/segments/#{segments[0].id}/outlook" and body.values_at(*fields) }
-    expect(outlook[%w[machine like]]).to eq([false, []])
+    context = ->(fields = nil) {
+      get "/api/segments/#{segments[0].id}/completion_context" and body.values_at(*fields)
+    }
+    expect(context[%w[machine like]]).to eq([false, []])
     expect(asked).to eq(before)
     get "/api/segments/#{segments[0].id}/machine"
     given = body["proposal"]["target"]
-    expect(outlook["machine"]).to eq([true])
+    expect(context["machine"]).to eq([true])
     expect(offered(segments[0], given[0, 2])).to include(start_with(given[2..5]))
     patch "/api/settings", params: { preferences: { completion_without: %w[machine] } }, as: :json
-    expect(outlook[%w[machine like]]).to eq([nil, []])
+    expect(context[%w[machine like]]).to eq([nil, []])
   end
 
   it "is nobody else's" do
     sign_in(make_user("Anneke Vos"))
-    get "/api/segments/#{segments[0].id}/outlook"
+    get "/api/segments/#{segments[0].id}/completion_context"
     expect(response).to have_http_status(:not_found)
   end
 end

@@ -89,7 +89,7 @@ RSpec.describe "Clients, counts and quotes" do
       delete "/api/clients/#{made["id"]}"
       get "/api/clients"
       expect(body).to eq([])
-      patch "/api/put_aways/client-#{PutAway.last.id}"
+      patch "/api/trash_items/client-#{TrashItem.last.id}"
       get "/api/clients"
       expect(body.map { |row| row["id"] }).to eq([made["id"]])
     end
@@ -117,7 +117,7 @@ RSpec.describe "Clients, counts and quotes" do
       expect(body["from"]).to eq("project")
       delete "/api/clients/#{made["id"]}/rules"
       expect(body["from"]).to eq("default")
-      patch "/api/put_aways/rules-#{PutAway.where(kind: "rules").last.id}"
+      patch "/api/trash_items/rules-#{TrashItem.where(kind: "rules").last.id}"
       expect(Client.find(made["id"]).rules).to eq(xml.dup.force_encoding("UTF-8"))
     end
 

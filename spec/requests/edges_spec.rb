@@ -111,9 +111,9 @@ RSpec.describe "The edges" do
     expect(response).to have_http_status(204)
     get "/api/projects/#{project.id}"
     expect(response).to have_http_status(404)
-    PutAway.purge_old
+    TrashItem.purge_old
     expect(Segment.count).to be_positive
-    travel(31.days) { PutAway.purge_old }
+    travel(31.days) { TrashItem.purge_old }
     expect([Segment, Version, Document, Delivery, DeliveredFile, AttachedMemory].map(&:count)).to all(eq(0))
     expect(user.memories.first.units.count).to eq(1)
   end

@@ -114,7 +114,8 @@ RSpec.describe "Nothing is lost", type: :request do
 
     it "shows first what would become of the translation" do
       document = project.documents.first
-      post "/api/projects/#{project.id}/cut_look", params: { document_id: document.id, by: "paragraph" },
+      post "/api/projects/#{project.id}/segmentation_preview",
+        params: { document_id: document.id, by: "paragraph" },
         as: :json
       expect(body).to eq(
         "before" => 3,
@@ -203,12 +204,12 @@ RSpec.describe "Nothing is lost", type: :request do
       delete "/api/documents/#{document.id}"
       delete "/api/projects/#{project.id}"
       delete "/api/memories/#{make_memory(user, [], name: "Old").id}"
-      get "/api/put_aways"
+      get "/api/trash_items"
       list = body["items"]
       expect(list.map { |row|
         row["kind"]
       }).to contain_exactly("project", "document", "memory", "units", "rules")
-      list.each { |row| patch "/api/put_aways/#{row["kind"]}-#{row["id"]}" }
+      list.each { |row| patch "/api/trash_items/#{row["kind"]}-#{row["id"]}" }
       expect(body["items"]).to eq([])
       expect(memory.reload.units.count).to eq(1)
       expect(user.projects.reload.find(project.id).documents.map(&:id)).to eq([document.id])
@@ -218,12 +219,12 @@ RSpec.describe "Nothing is lost", type: :request do
 
     it "is nobody else’s" do
       delete "/api/projects/#{project.id}"
-      get "/api/put_aways"
+      get "/api/trash_items"
       id = body["items"].first["id"]
       sign_in(make_user("Anneke Vos"))
-      get "/api/put_aways"
+      get "/api/trash_items"
       expect(body["items"]).to eq([])
-      patch "/api/put_aways/project-#{id}"
+      patch "/api/trash_items/project-#{id}"
       expect(response).to have_http_status(404)
     end
   end

@@ -5,7 +5,7 @@ RSpec.describe "Asking servers of others" do
 
   before do
     stub_const("OutsideWork::WAIT", 0.1)
-    OutsideCall.broken.clear
+    HttpClient.broken.clear
     OutsideWork.clear
     sign_in(user)
   end

@@ -38,7 +38,7 @@ RSpec.describe "All projects" do
     expect(names.size).to eq(2)
     delete "/api/projects/#{guide.id}"
     expect(names(state: "trash")).to eq(["Kiln guide"])
-    patch "/api/put_aways/project-#{body["projects"].sole["put_away"]}", as: :json
+    patch "/api/trash_items/project-#{body["projects"].sole["trash_item"]}", as: :json
     expect(names.size).to eq(2)
   end
 

@@ -33,7 +33,7 @@ RSpec.describe "What the API refuses" do
       spec.ask(:patch, "/api/account", { password: "another-bicycle", current_password: "x" })
     },
     "nothing-ready" => lambda do |spec|
-      spec.document.put_away(by: spec.user)
+      spec.document.move_to_trash(by: spec.user)
       spec.ask(:post, "/api/projects/#{spec.project.id}/deliveries")
     end,
     "pair-wrong" => lambda do |spec|

@@ -25,10 +25,10 @@ RSpec.describe "Memories on other servers", :stand_in do
   end
 
   def elsewhere(segment)
-    get "/api/segments/#{segment.id}/elsewhere"
+    get "/api/segments/#{segment.id}/remote_proposals"
     first = body["sources"]
     RemoteSource::Desk.settle
-    get "/api/segments/#{segment.id}/elsewhere"
+    get "/api/segments/#{segment.id}/remote_proposals"
     [first, body["sources"]].map { |list| list.map { |one| one["state"] } }
   end
 
@@ -110,34 +110,34 @@ RSpec.describe "Memories on other servers", :stand_in do
     { { slow: 3 } => "no response within 1 s", { fail: 503 } => "status 503",
       { garble: "html" } => "was not valid", { garble: "count" } => "was not valid",
       { garble: "half" } => "was not valid", { garble: "million" } => "larger than 8 MB" }.each do |how, why|
-      OutsideCall.broken.clear
+      HttpClient.broken.clear
       RemoteSource::Desk.clear
       stub_const("RemoteSource::WHILE_TYPING", how.key?(:slow) ? 1 : 30)
       tell_server(how)
-      get "/api/segments/#{first.id}/elsewhere"
+      get "/api/segments/#{first.id}/remote_proposals"
       expect(body["sources"].first["state"]).to eq("asking"), how.to_s
       expect(proposals(first)).to eq([])
       RemoteSource::Desk.settle
-      get "/api/segments/#{first.id}/elsewhere"
+      get "/api/segments/#{first.id}/remote_proposals"
       expect(body["sources"].first).to include("state" => "failed", "said" => include(why))
     end
     tell_server(fail: 503)
-    OutsideCall.broken.clear
+    HttpClient.broken.clear
     3.times do
       RemoteSource::Desk.clear
-      get "/api/segments/#{first.id}/elsewhere"
+      get "/api/segments/#{first.id}/remote_proposals"
       RemoteSource::Desk.settle
     end
     RemoteSource::Desk.clear
     before = asked
-    get "/api/segments/#{first.id}/elsewhere"
+    get "/api/segments/#{first.id}/remote_proposals"
     RemoteSource::Desk.settle
-    get "/api/segments/#{first.id}/elsewhere"
+    get "/api/segments/#{first.id}/remote_proposals"
     expect(body["sources"].first["said"]).to include("Try again later")
     expect(asked).to eq(before)
     expect { source.test }.to raise_error(Glossema::Refused) { |e| expect(e.code).to eq("remote-resting") }
     tell_server({})
-    OutsideCall.broken.clear
+    HttpClient.broken.clear
     RemoteSource::Desk.clear
     expect(elsewhere(first).last).to eq(["answered"])
   end
@@ -150,20 +150,20 @@ RSpec.describe "Memories on other servers", :stand_in do
         params: { target: target, version: first.reload.version, confirm: true, origin: { kind: "typed" } }
     end
     confirm["Casco sempre."]
-    expect(Sending.count).to eq(0)
+    expect(OutgoingRequest.count).to eq(0)
     patch "/api/remote_sources/#{source.id}", params: { writes: true }, as: :json
     expect(body).to include("writes" => true, "waiting" => 0)
     tell_server(fail: 503)
     confirm["Sempre il casco."]
-    Sending.go
-    expect(Sending.first).to have_attributes(state: "waiting", tries: 1, trouble: include("503"))
+    OutgoingRequest.go
+    expect(OutgoingRequest.first).to have_attributes(state: "waiting", tries: 1, trouble: include("503"))
     confirm["Indossare il casco."]
-    expect(Sending.count).to eq(1)
+    expect(OutgoingRequest.count).to eq(1)
     tell_server({})
-    travel(1.minute) { 2.times { Sending.go } }
-    expect(Sending.count).to eq(0)
+    travel(1.minute) { 2.times { OutgoingRequest.go } }
+    expect(OutgoingRequest.count).to eq(0)
     confirm["Portare il casco."]
-    Sending.go
+    OutgoingRequest.go
     units = source.speaker.concordance("notebook", text: "helmet")["units"]
     expect(units.map { |unit| unit.slice("target", "author") })
       .to eq([{ "target" => "Portare il casco.", "author" => user.name }])
@@ -179,7 +179,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     get "/api/segments/#{last.id}/terms"
     expect(body["terms"].first).to include("term" => "dealer", "entry_id" => nil, "termbase" => "Open terms",
       "targets" => [include("text" => "rivenditore")])
-    far = "/api/projects/#{project.id}/far_concordance?text=helmet"
+    far = "/api/projects/#{project.id}/remote_concordance?text=helmet"
     get far
     RemoteSource::Desk.settle
     get far
@@ -228,7 +228,7 @@ RSpec.describe "Memories on other servers", :stand_in do
     expect(add.call).to eq("no-termbase")
     termbase.remote.update!(writes: true)
     expect(add.call).to eq(["sent"])
-    Sending.go
+    OutgoingRequest.go
     first = project.segments.order(:position).first
     elsewhere(first)
     get "/api/segments/#{first.id}/terms"

@@ -54,7 +54,8 @@ RSpec.describe "Termbases" do
     get "/api/segments/#{project.segments.last.id}/terms"
     expect(body["carried"].map { |one| one.values_at("kind", "target") }).to eq([["kept", "25 km/h"]])
     patch "/api/projects/#{project.id}", params: { never_translated: ["/(/"] }, as: :json
-    expect(body["error"]).to include("code" => "list-pattern", "message" => start_with("“/(/” is not a valid expression"))
+    expect(body["error"]).to include("code" => "list-pattern",
+      "message" => start_with("“/(/” is not a valid expression"))
     client = user.clients.create!(name: "Tarnholt")
     patch "/api/clients/#{client.id}", params: { never_used: ["/.*/"] }, as: :json
     expect(body["error"]["message"]).to eq("“/.*/” matches everywhere. Enter a more specific expression.")
@@ -258,7 +259,7 @@ RSpec.describe "Termbases" do
     expect(brief.attached_termbases.map(&:termbase)).to eq([termbase])
     delete "/api/termbases/#{termbase.id}"
     expect(brief.reload.attached_termbases.usable).to be_empty
-    patch "/api/put_aways/termbase-#{termbase.id}"
+    patch "/api/trash_items/termbase-#{termbase.id}"
     expect(brief.reload.attached_termbases.usable.size).to eq(1)
   end
 

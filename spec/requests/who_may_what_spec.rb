@@ -12,7 +12,7 @@ RSpec.describe "Who may what" do
     "memories" => { "show" => :read, "update" => :own, "destroy" => :own },
     "memory_exchanges" => { "show" => :read, "create" => :write },
     "memory_tables" => { "create" => :write },
-    "memory_units" => { "index" => :read, "show" => :read, "update" => :write },
+    "translation_units" => { "index" => :read, "show" => :read, "update" => :write },
     "facets" => { "show" => :read }, "tidies" => { "show" => :read },
     "unit_changes" => { "create" => :write },
     # Of those of projects nothing.

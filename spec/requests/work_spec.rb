@@ -87,7 +87,7 @@ RSpec.describe "The work" do
 
     post "/api/projects/#{project.id}/beginning", as: :json
     expect(body["error"]).to include("code" => "leaves-out",
-      "message" => /stay out: bad\.docx is damaged/)
+      "message" => /not be included: bad\.docx was not imported/)
     expect(project.reload).not_to be_begun
     post "/api/projects/#{project.id}/beginning", params: { without_unread: true }, as: :json
     ready = body["documents"].select { |row| row["state"] == "ready" }
@@ -118,7 +118,7 @@ RSpec.describe "The work" do
   end
 
   {
-    "no language" => [{ target_lang: "" }, /which language/],
+    "no language" => [{ target_lang: "" }, /Choose the target language/],
     "nonsense for a language" => [{ target_lang: "Italian" }, /not a language tag/],
     "the same language" => [{ target_lang: "en" }, /is the language of the files/]
   }.each do |fault, (fields, message)|
@@ -202,8 +202,8 @@ RSpec.describe "The work" do
         author: "Ines Calloway",
         file: "manual.docx",
         project: project.reference,
-        previous_hash: MemoryUnit.hash_of_key(segments[0].source_key),
-        next_hash: MemoryUnit.hash_of_key(segments[2].source_key)
+        previous_hash: TranslationUnit.hash_of_key(segments[0].source_key),
+        next_hash: TranslationUnit.hash_of_key(segments[2].source_key)
       )
 
       write(segments[1], "Controllare di nuovo le cinghie.", confirm: true)
@@ -334,7 +334,7 @@ RSpec.describe "The work" do
       expect(told.call).to eq([words, words, 1])
       get "/api/projects/#{project.id}"
       expect(body["words"].values.sum).to eq(words)
-      project.documents.first.put_away(by: user)
+      project.documents.first.move_to_trash(by: user)
       expect(told.call).to eq([0, 0, nil])
     end
 

@@ -29,15 +29,15 @@ Capybara.enable_aria_label = true
 module Browsing
   DOWNLOADS = Dir.mktmpdir("downloads")
   TABLES = %w[
-    sign_ins sendings remote_answers remote_sources remote_keys server_projects client_servers
+    sign_ins outgoing_requests remote_answers remote_sources remote_keys server_projects client_servers
     shares alignments
-    review_passages review_changes notes review_rounds let_stands checked_segments machine_requests
-    machine_answers machine_services own_words
-    term_candidates term_entry_versions memory_unit_versions operations
+    review_passages review_changes notes review_rounds ignored_findings checked_segments machine_requests
+    machine_answers machine_services user_words
+    term_candidates term_entry_versions translation_unit_versions operations
     terms term_entries attached_termbases termbases
-    quotes reports rate_cards put_aways kept_translations
+    quotes reports rate_cards trash_items detached_translations
     delivered_files deliveries versions segments documents
-    attachments_of_memories memory_units memory_postings memory_parts
+    attachments_of_memories translation_units memory_postings memory_parts
     memory_fresh memories projects clients users active_storage_attachments active_storage_blobs
   ].freeze
 

@@ -26,14 +26,15 @@ class Everything
 
   def of_work
     segment, document = project.segments.first, project.documents.first
-    away = PutAway.note(owner, "project", name: "Gone", record: project)
+    away = TrashItem.note(owner, "project", name: "Gone", record: project)
     {
       "project_id" => project.id, "document_id" => document.id, "segment_id" => segment.id,
       "projects" => project.id, "documents" => document.id, "segments" => segment.id,
       "deliveries" => delivery.id, "delivery_id" => delivery.id, "delivered_files" => delivery.files.first.id,
-      "put_aways" => away.id,
+      "trash_items" => away.id,
       "notes" => Note.add(segment, "x", by: owner).id,
-      "let_stands" => LetStand.create!(project: project, author: "x", code: "end-mark", digest: "x").id,
+      "ignored_findings" =>
+        IgnoredFinding.create!(project: project, author: "x", code: "end-mark", digest: "x").id,
       "machine_services" => owner.machine_services.create!(
         name: "x", address: "http://x.example", **Machine::TEMPLATES["lists"]
       ).id
@@ -42,7 +43,7 @@ class Everything
 
   def of_memories
     share = Share.give(memory, email: "x@y.example", may: "view", by: owner)
-    { "memory_id" => memory.id, "memories" => memory.id, "memory_units" => memory.units.first.id,
+    { "memory_id" => memory.id, "memories" => memory.id, "translation_units" => memory.units.first.id,
       "shares" => share.id, **of_operations }
   end
 

@@ -22,6 +22,6 @@ end
 
 RSpec.configure do |config|
   config.include ScriptedService, :scripted_service
-  config.before(:each, :scripted_service) { OutsideCall.broken.clear }
+  config.before(:each, :scripted_service) { HttpClient.broken.clear }
   config.after(:each, :scripted_service) { @services&.each(&:kill) }
 end

@@ -46,7 +46,7 @@ end
 RSpec.configure do |config|
   config.include WithStandIn, :stand_in
   config.before(:each, :stand_in) do
-    OutsideCall.broken.clear
+    HttpClient.broken.clear
     RemoteSource::Desk.clear
     behave({})
   end

@@ -47,7 +47,8 @@ RSpec.describe "Around the work" do
     page.go_back
     expect(page).to have_css("h2", text: "Open items")
     visit "/projects/999999/brief"
-    expect(page).to have_css("[role=alert]", text: "This item does not exist, or you do not have access to it.")
+    expect(page).to have_css("[role=alert]",
+      text: "This item does not exist, or you do not have access to it.")
     visit "/nowhere"
     expect(page).to have_css(".today")
   end

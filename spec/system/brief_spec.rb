@@ -116,7 +116,7 @@ RSpec.describe "Brief" do
     press(:enter)
     expect(page).to have_css("[aria-label='Into: Italian, Italy']")
     click_button "Create project"
-    expect(page).to have_css("[role=alert]", text: "This file would stay out: broken.docx")
+    expect(page).to have_css("[role=alert]", text: "This file would not be included: broken.docx")
     eventually do
       expect(page.evaluate_script("document.activeElement.textContent")).to eq("Create anyway")
     end

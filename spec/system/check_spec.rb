@@ -22,7 +22,8 @@ RSpec.describe "Check" do
   end
 
   it "shows what and where, narrows by several conditions, orders, and leads to the text" do
-    expect(messages).to eq(["must fix: 12 in the source is 13 in the target.", "have a look: “la” is repeated.",
+    expect(messages).to eq(["must fix: 12 in the source is 13 in the target.",
+                            "have a look: “la” is repeated.",
                             "have a look: There are two spaces in a row."])
     expect(page).to have_css(".must-fix .finding .target mark", text: "13")
     expect(faults).to eq([])
@@ -211,7 +212,7 @@ RSpec.describe "Check" do
   end
 
   it "looks at a long text in the background" do
-    stub_const("Project::Looking::FEW", 1)
+    stub_const("Project::CheckRun::FEW", 1)
     CheckedSegment.delete_all
     visit "/projects/#{project.id}/check"
     expect(page).to have_css(".findings > li", count: 3)

@@ -36,7 +36,8 @@ RSpec.describe "Counting and quoting" do
     in_place("Subject fields", "Bicycles")
     expect(page).to have_css("[aria-label='Subject fields: Bicycles']")
     click_button "Add rates for a language pair"
-    { "Source language" => "english, united kingdom", "Target language" => "italian, italy" }.each do |label, language|
+    { "Source language" => "english, united kingdom",
+      "Target language" => "italian, italy" }.each do |label, language|
       find(".rate-form label", text: /\A#{label}\z/).click
       type(language)
       press(:enter)

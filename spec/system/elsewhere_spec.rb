@@ -14,7 +14,7 @@ RSpec.describe "Other servers", :stand_in do
     tell(address, "behaviour", how)
     RemoteSource::Desk.settle
     RemoteSource::Desk.clear
-    OutsideCall.broken.clear
+    HttpClient.broken.clear
     RemoteAnswer.delete_all
   end
 

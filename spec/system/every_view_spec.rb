@@ -55,7 +55,7 @@ RSpec.describe "Every view" do
       "/settings/machine" => "main h1",
       "/settings/rules" => "main h1",
       "/settings/account" => "main h1",
-      "/settings/put-away" => "main h1"
+      "/settings/trash" => "main h1"
     }
   end
 

@@ -7,7 +7,8 @@ RSpec.describe "Guide" do
     sign_in(user)
     press(:control, "k")
     type("insert codes")
-    expect(page).to have_css("[role=option]", text: "Guide: Insert codes and numbers, complete words (Translate)")
+    expect(page).to have_css("[role=option]",
+      text: "Guide: Insert codes and numbers, complete words (Translate)")
     press(:enter)
     expect(page).to have_css("article h2", text: "Insert codes and numbers, complete words")
     expect(page).to have_css("kbd", text: "Alt Shift Q").and have_css("kbd", text: "Tab")

@@ -54,7 +54,7 @@ RSpec.describe "Memories" do
     expect(faults).to eq([])
     click_button "Undo"
     expect(page).to have_css(".activity", text: "Undone")
-    expect(MemoryUnit.count).to eq(0)
+    expect(TranslationUnit.count).to eq(0)
 
     click_link "← Memories"
     click_button "Delete: Life’s work"

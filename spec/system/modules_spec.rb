@@ -90,19 +90,19 @@ RSpec.describe "Modules" do
 
   it "take back as one act what was written as one, and each writing by itself" do
     told = ask(<<~JS, nil)
-      const doings = new glossema.Doings()
+      const undoHistory = new glossema.UndoHistory()
       const at = (id, target) => ({ id, position: id, target, origin: {}, state: target ? 'draft' : 'untouched' })
-      const write = (id, from, to) => doings.note(at(id, from), at(id, to))
+      const write = (id, from, to) => undoHistory.note(at(id, from), at(id, to))
       write(1, '', 'a')
       write(1, 'a', 'ab')
-      doings.together(() => {
+      undoHistory.together(() => {
         write(1, 'ab', 'x')
         write(2, '', 'y')
       })
       write(3, '', 'z')
       const ids = (list) => list.map(({ id, before, after }) => [id, before.target, after.target])
-      return [doings.takeBack(), doings.takeBack(), doings.doAgain(), doings.takeBack(), doings.takeBack(),
-        doings.takeBack()].map(ids)
+      return [undoHistory.takeBack(), undoHistory.takeBack(), undoHistory.doAgain(), undoHistory.takeBack(), undoHistory.takeBack(),
+        undoHistory.takeBack()].map(ids)
     JS
     one = [[2, "", "y"], [1, "ab", "x"]]
     expect(told).to eq([[[3, "", "z"]], one, one.reverse, one, [[1, "", "ab"]], []])
@@ -111,8 +111,8 @@ RSpec.describe "Modules" do
   it "offer what may follow as the core does" do
     list = cases("completion")
     answers = ask(<<~JS, list)
-      return arguments[0].map(({ outlook, offers }) => {
-        const ahead = new glossema.Ahead(outlook)
+      return arguments[0].map(({ context, offers }) => {
+        const ahead = new glossema.Ahead(context)
         return offers.map(({ prefix }) => ahead.offers(prefix).map(({ text, kind }) => [text, kind]))
       })
     JS

@@ -120,7 +120,7 @@ RSpec.describe "Nothing typed is lost" do
     network(offline: true)
     type("Senza posto")
     expect(page).to have_css("[role=status]", text: "waits safely")
-    project.documents.first.put_away(by: user)
+    project.documents.first.move_to_trash(by: user)
     Segment.discard(Segment.where(id: segments[0].id))
     network(offline: false)
     expect(page).to have_css(".waiting-line", text: "Segment 1 no longer exists. Your text:")

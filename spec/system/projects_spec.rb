@@ -64,6 +64,6 @@ RSpec.describe "The list of projects" do
     press(:enter)
     expect(page).to have_current_path("/")
     expect(page).to have_css("h1", text: "No projects yet")
-    expect(project.reload.put_away_at).not_to be_nil
+    expect(project.reload.deleted_at).not_to be_nil
   end
 end

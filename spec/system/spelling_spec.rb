@@ -35,7 +35,7 @@ RSpec.describe "Spelling" do
     press(:alt, "s")
     click_button "my words"
     expect(editor).to have_no_css(".misspelled")
-    expect(user.own_words.pluck(:word, :lang)).to eq([%w[Reggiborsa it]])
+    expect(user.user_words.pluck(:word, :lang)).to eq([%w[Reggiborsa it]])
     press(:alt, "s")
     expect(page).to have_css("[role=status]", text: "No misspelled words in this segment.")
   end
@@ -49,6 +49,6 @@ RSpec.describe "Spelling" do
     type(" qui")
     sleep 0.5
     expect(editor).to have_no_css(".misspelled")
-    expect(user.own_words.count).to eq(0)
+    expect(user.user_words.count).to eq(0)
   end
 end

@@ -82,8 +82,8 @@ RSpec.describe "Working in Translate" do
     press(:alt, :shift, "z")
     eventually { expect(on_disk(segments[0])).to have_attributes(state: "translated") }
     press(:alt, "y")
-    expect(page).to have_css(".doings li", text: "Controllare i bulloni.", minimum: 1)
-    within(".doings") { click_button "Undo", match: :first }
+    expect(page).to have_css(".undoHistory li", text: "Controllare i bulloni.", minimum: 1)
+    within(".undoHistory") { click_button "Undo", match: :first }
     eventually { expect(on_disk(segments[0])).to have_attributes(state: "untouched") }
   end
 

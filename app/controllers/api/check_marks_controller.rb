@@ -2,7 +2,7 @@
 module Api
   class CheckMarksController < BaseController
     def index
-      Project::Looking.new(project).look_at_few
+      Project::CheckRun.new(project).look_at_few
       render json: { marks: Project::Checking.new(project).marks }
     end
   end

@@ -4,7 +4,7 @@ module Api
     XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet".freeze
 
     def show
-      Project::Looking.new(project).look_at_few
+      Project::CheckRun.new(project).look_at_few
       report = Project::CheckReport.new(project)
       send_data report.xlsx, filename: report.name, type: XLSX
     end

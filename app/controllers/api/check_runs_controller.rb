@@ -1,6 +1,6 @@
 # The checks run over a whole text, in the background.
 module Api
   class CheckRunsController < BaseController
-    def create = started(Project::Looking.new(project).begin(by: current_user))
+    def create = started(Project::CheckRun.new(project).begin(by: current_user))
   end
 end

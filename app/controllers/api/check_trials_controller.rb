@@ -29,7 +29,7 @@ module Api
     def in_project(rule)
       return { count: nil, examples: [] } unless params[:project_id]
 
-      found = Project::Looking.new(project).translated.order("documents.position", :position).limit(SEGMENTS)
+      found = Project::CheckRun.new(project).translated.order("documents.position", :position).limit(SEGMENTS)
         .select { |segment| rule.findings(project.pair_of(segment)).any? }
       { count: found.size, examples: found.first(SHOWN).map { |segment| example(segment) } }
     end

@@ -37,7 +37,7 @@ module Api
     end
 
     def destroy
-      client.put_away
+      client.move_to_trash
       head :no_content
     end
 

@@ -1,7 +1,7 @@
 # Files of a project: dropped, set, taken out.
 module Api
   class DocumentsController < BaseController
-    takes files: [:file], by: :text, options: :any, put_away: :flag, read_again: :flag
+    takes files: [:file], by: :text, options: :any, deleted: :flag, read_again: :flag
 
     def create
       names = project.documents.pluck(:name)
@@ -17,7 +17,7 @@ module Api
     # Once the project has begun this is an operation, and is answered as one: what is translated is kept.
     # read_again: as the readers find it now.
     def update
-      return bring_back if params[:put_away] == false
+      return bring_back if params[:deleted] == false
       return read_again if params[:read_again]
 
       changed = { by: params[:by], options: new_options }.compact
@@ -29,7 +29,7 @@ module Api
     end
 
     def destroy
-      document.put_away(by: current_user)
+      document.move_to_trash(by: current_user)
       head :no_content
     end
 

@@ -4,11 +4,11 @@ module Api
     takes keys: [:text]
 
     def index
-      looking = Project::Looking.new(project)
-      left = looking.look_at_few
+      run = Project::CheckRun.new(project)
+      left = run.look_at_few
       rows = Project::Checking.new(project).findings.map { |row| FindingRow.of(row) }
-      render json: { findings: rows, left: left, checked: looking.translated.count - left,
-                     untranslated: project.segments.where(target: "").count, run: run_of(looking),
+      render json: { findings: rows, left: left, checked: run.translated.count - left,
+                     untranslated: project.segments.where(target: "").count, run: under_way(run),
                      profile: CheckProfile.new(project).from, client: project.client&.name,
                      given_up: project.checker.given_up }
     end
@@ -21,10 +21,10 @@ module Api
 
     private
 
-    # The run that is under way, or nil.
-    def run_of(looking)
-      run = looking.going_on
-      run && OperationResource.new(run).to_h
+    # Its operation, or nil.
+    def under_way(run)
+      operation = run.going_on
+      operation && OperationResource.new(operation).to_h
     end
   end
 end

@@ -49,7 +49,7 @@ module Api
     end
 
     def destroy
-      project.put_away
+      project.move_to_trash
       head :no_content
     end
 

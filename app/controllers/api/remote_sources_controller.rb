@@ -17,7 +17,7 @@ module Api
     def update
       RemoteSource::Speaker.new(params[:address], nil) if params.key?(:address)
       source.update!(params.permit(:address, :key, :writes).compact_blank.merge(params.permit(:writes)))
-      source.sendings.refused.each(&:again)
+      source.outgoing_requests.refused.each(&:again)
       answer(RemoteSourceResource.new(source))
     end
 

@@ -42,7 +42,7 @@ module Api
     def note_old(xml)
       place = owner.is_a?(User) ? nil : owner.name
       facts = { xml: xml, project_id: params[:project_id], client_id: params[:client_id] }.compact
-      PutAway.note(current_user, "rules", name: "", place: place, facts: facts)
+      TrashItem.note(current_user, "rules", name: "", place: place, facts: facts)
     end
 
     def answer_of(rules)

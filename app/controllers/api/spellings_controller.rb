@@ -20,7 +20,7 @@ module Api
 
     # params: word: no longer one of hers.
     def destroy
-      OwnWord.in_project(project).where(word: params[:word].to_s).destroy_all
+      UserWord.in_project(project).where(word: params[:word].to_s).destroy_all
       head :no_content
     end
   end

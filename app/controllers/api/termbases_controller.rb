@@ -25,7 +25,7 @@ module Api
 
     # It is kept for a while and can be brought back.
     def destroy
-      termbase.put_away
+      termbase.move_to_trash
       head :no_content
     end
 

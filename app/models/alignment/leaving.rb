@@ -78,7 +78,7 @@ module Alignment::Leaving
   # With who, when, client, subject, files, and both neighbours.
   def pairs(by)
     list = confirmed.map { |bead| texts(bead).map { |text| Glossema::Content.escape(text) } }
-    hashes = list.map { |source, _| MemoryUnit.hash_of(source).to_s(36) }
+    hashes = list.map { |source, _| TranslationUnit.hash_of(source).to_s(36) }
     list.each_with_index.map do |(source, target), at|
       beside = { "previous" => at.zero? ? nil : hashes[at - 1], "next" => hashes[at + 1] }
       Glossema::Exchange::Tmx::Pair.new(source: source, target: target,

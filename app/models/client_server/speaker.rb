@@ -1,5 +1,5 @@
 # Speaks to a client's server: what it offers, files, deliveries.
-class ClientServer::Speaker < OutsideSpeaker
+class ClientServer::Speaker < RemoteClient
   OFFERS = Glossema::Remote::Offers
   LARGEST_FILE = 200 << 20
 

@@ -132,7 +132,7 @@ module Document::Replacing
   # What memories learned from a segment is from now on that of its twin.
   def relink_units(pairs)
     ShortTransaction.each(pairs) do |row, twin|
-      MemoryUnit.where(segment_id: twin.id).update_all(segment_id: row.id)
+      TranslationUnit.where(segment_id: twin.id).update_all(segment_id: row.id)
     end
   end
 end

@@ -127,8 +127,8 @@ class Document::Resegmentation
   end
 
   def replace_lost
-    KeptTranslation.insert_all!(kept_rows) if kept_rows.any?
-    KeptTranslation.where(id: @given_again).delete_all
+    DetachedTranslation.insert_all!(kept_rows) if kept_rows.any?
+    DetachedTranslation.where(id: @given_again).delete_all
     Note.where(segment_id: @lost.map(&:id)).update_all(segment_id: nil)
     Segment.where(id: @lost.map(&:id)).update_all(["position = position + ?, document_id = ?", ASIDE,
                                                    @staged.id])
@@ -139,7 +139,7 @@ class Document::Resegmentation
   # Positions of segments that went, while they wait to be deleted.
   ASIDE = 10_000_000
 
-  def kept_rows = @kept_rows ||= KeptTranslation.rows(@document, @lost)
+  def kept_rows = @kept_rows ||= DetachedTranslation.rows(@document, @lost)
 
   def counts
     @counts ||= @fresh.segments.map { |segment| Glossema::Counting::Count.of(segment.content) }

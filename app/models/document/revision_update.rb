@@ -103,7 +103,7 @@ class Document::RevisionUpdate
   def follow_up
     same = @rows.select { |_, link| link.kind == :same }
     ShortTransaction.each(same) do |row, link|
-      MemoryUnit.where(segment_id: @old[link.old].id).update_all(segment_id: row.id)
+      TranslationUnit.where(segment_id: @old[link.old].id).update_all(segment_id: row.id)
     end
     @pending.keep_page(@fresh)
     Memory.renew_neighbours(@pending)

@@ -46,7 +46,7 @@ class HandOver::Received
 
   # Makes all of it, out of sight.
   def run
-    @project = @operation.making { @user.all_projects.create!(**fields, **Staging.hidden(Project)) }
+    @project = @operation.making { @user.all_projects.create!(**fields, **Staging::HIDDEN) }
     @documents = documents
     lock(@documents)
     @operation.enter("memories")
@@ -164,7 +164,7 @@ class HandOver::Received
 
   def memory(given)
     memory = @operation.making do
-      @user.memories.create!(name: @user.free_name("memory", named(given)), **Staging.hidden(Memory),
+      @user.memories.create!(name: @user.free_name("memory", named(given)), **Staging::HIDDEN,
         **given.slice("source_lang", "target_lang", "origin"))
     end
     import(Operations::UnitImport, memory, given, "different" => "both")
@@ -174,7 +174,7 @@ class HandOver::Received
   def termbase(given)
     termbase = @operation.making do
       @user.termbases.create!(name: @user.free_name("termbase", named(given)), origin: given["origin"],
-        **Staging.hidden(Termbase))
+        **Staging::HIDDEN)
     end
     import(Operations::TermImport, termbase, given, "way" => "id")
     termbase

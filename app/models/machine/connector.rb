@@ -9,7 +9,7 @@ class Machine::Connector
     @service = service
     @values = { "source_lang" => source_lang, "target_lang" => target_lang, **known }
     Machine.check_address(service.address)
-    @call = OutsideCall.new(service.address, patience: service.patience || READ,
+    @call = HttpClient.new(service.address, patience: service.patience || READ,
       headers: service.headers)
   end
 
@@ -57,11 +57,11 @@ class Machine::Connector
 
   def ask(body)
     @call.json(@service.method.to_sym, "", body)
-  rescue OutsideCall::Resting
+  rescue HttpClient::Resting
     raise Glossema::Refused.new("machine-resting", host: @call.host)
-  rescue OutsideCall::Failure => e
+  rescue HttpClient::Failure => e
     raise Glossema::Refused.new("machine-failed", host: @call.host, reason: e.message)
-  rescue OutsideCall::Denied => e
+  rescue HttpClient::Denied => e
     raise denied(e)
   end
 

@@ -60,14 +60,14 @@ class Memory::Concordance
     own = "+u.memory_id IN (#{names.keys.join(",")})"
     if @searched.symbols
       return Memory::Index.select(
-        "SELECT #{COLUMNS} FROM memory_units u WHERE #{own} AND instr(u.#{@side}, ?) > 0 " \
+        "SELECT #{COLUMNS} FROM translation_units u WHERE #{own} AND instr(u.#{@side}, ?) > 0 " \
           "ORDER BY u.id DESC LIMIT #{limit}",
         [Glossema::Content.escape(@searched.symbols)]
       )
     end
 
     Memory::Index.select(
-      "SELECT #{COLUMNS} FROM memory_texts t CROSS JOIN memory_units u ON u.id = t.rowid WHERE " \
+      "SELECT #{COLUMNS} FROM memory_texts t CROSS JOIN translation_units u ON u.id = t.rowid WHERE " \
         "memory_texts MATCH ? AND #{own} ORDER BY t.rowid DESC LIMIT #{limit}",
       [query]
     )

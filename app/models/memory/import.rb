@@ -19,7 +19,7 @@ class Memory::Import
 
   # io: the file. Returns the facts. Raises Refused when nothing can be read, and what a checkpoint raises.
   def run(io, name)
-    @first = @operation.result["first"] || (MemoryUnit.maximum(:id).to_i + 1)
+    @first = @operation.result["first"] || (TranslationUnit.maximum(:id).to_i + 1)
     @operation.update!(result: @operation.result.merge(noted), total: io.size)
     result =
       ReadInPlace.without do
@@ -37,8 +37,8 @@ class Memory::Import
   def finish_earlier
     first, last = @operation.result.values_at("first", "indexed")
     # Units of an import have rising ids; the first stands in its facts before any is there.
-    units = MemoryUnit.where(import_id: @operation.id).where("id > ?", [last.to_i, first.to_i - 1].max)
-    units.find_each { |unit| index(unit.id, MemoryUnit.entry(unit.source)) }
+    units = TranslationUnit.where(import_id: @operation.id).where("id > ?", [last.to_i, first.to_i - 1].max)
+    units.find_each { |unit| index(unit.id, TranslationUnit.entry(unit.source)) }
     complete
   end
 
@@ -116,7 +116,7 @@ class Memory::Import
     [values, row.entry, row.plain]
   end
 
-  def hash_of(row) = MemoryUnit.hash_of_key(row.identity)
+  def hash_of(row) = TranslationUnit.hash_of_key(row.identity)
 
   def time(stamp) = stamp ? stamp.tr("T", " ").delete_suffix("Z") : now
   def now = @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S")
@@ -146,7 +146,8 @@ class Memory::Import
       .each_slice(500) do |some|
         Memory::Index
           .select(
-            "SELECT source_hash, target, id, updated_at, import_id FROM memory_units WHERE memory_id = ? " \
+            "SELECT source_hash, target, id, updated_at, import_id FROM translation_units " \
+              "WHERE memory_id = ? " \
               "AND source_hash IN (#{some.join(",")})",
             [@memory.id]
           )
@@ -161,8 +162,8 @@ class Memory::Import
     now = time(row.attributes["updated_at"])
     return @facts["same"] += 1 if id.nil? || changed.to_s[0, 19] >= now
 
-    unit = MemoryUnit.find(id)
-    MemoryUnitVersion.create!(unit_id: id, operation_id: @operation.id, before: unit.kept)
+    unit = TranslationUnit.find(id)
+    TranslationUnitVersion.create!(unit_id: id, operation_id: @operation.id, before: unit.kept)
     @writer.change(
       unit,
       target: row.target,

@@ -11,7 +11,7 @@ module Memory::Indexing
     units.in_batches(of: 200) do |batch|
       ShortTransaction.run do
         batch.each do |unit|
-          entry = MemoryUnit.entry(unit.source)
+          entry = TranslationUnit.entry(unit.source)
           unit.update_columns(words: entry.signature)
           builder.add(unit.id, entry)
         end

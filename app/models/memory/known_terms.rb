@@ -17,7 +17,7 @@ class Memory::KnownTerms
         [
           text,
           [text, text.sub(/\A./, &:upcase), text.sub(/\A./, &:downcase)].uniq.map do |one|
-            MemoryUnit.hash_of(Glossema::Content.escape(one))
+            TranslationUnit.hash_of(Glossema::Content.escape(one))
           end
         ]
       end
@@ -32,7 +32,7 @@ class Memory::KnownTerms
 
     rows =
       Memory::Index.select(
-        "SELECT source_hash, target FROM memory_units WHERE memory_id IN (#{@ids.join(",")}) AND " \
+        "SELECT source_hash, target FROM translation_units WHERE memory_id IN (#{@ids.join(",")}) AND " \
           "source_hash IN (#{hashes.join(",")}) ORDER BY updated_at DESC LIMIT #{LIMIT}"
       )
     rows

@@ -7,13 +7,13 @@ module Memory::Learning
     def renew_neighbours(document)
       keys = Segment.where(document_id: document.id).order(:position).pluck(:id, :source_key)
       places = keys.each_with_index.to_h { |(id, _), index| [id, index] }
-      MemoryUnit
+      TranslationUnit
         .where(segment_id: places.keys)
         .find_each do |unit|
           at = places[unit.segment_id]
           beside =
             [at.zero? ? nil : keys[at - 1], keys[at + 1]].map { |one|
-              one && MemoryUnit.hash_of_key(one.last)
+              one && TranslationUnit.hash_of_key(one.last)
             }
           if [unit.previous_hash, unit.next_hash] != beside
             unit.update_columns(previous_hash: beside[0], next_hash: beside[1])
@@ -34,7 +34,7 @@ module Memory::Learning
     unit = own_unit(segment)
     twin =
       units
-        .where(source_hash: MemoryUnit.hash_of_key(segment.source_key), target: segment.target)
+        .where(source_hash: TranslationUnit.hash_of_key(segment.source_key), target: segment.target)
         .where.not(id: unit&.id)
         .first
     Memory.where(id: id).update_all(used_at: Time.current)
@@ -62,7 +62,7 @@ module Memory::Learning
 
     writer = Memory::Writer.new(self)
     unit = own_unit(segment)
-    earlier = unit && MemoryUnitVersion.where(unit_id: unit.id).where.not(before: nil).order(:id).last
+    earlier = unit && TranslationUnitVersion.where(unit_id: unit.id).where.not(before: nil).order(:id).last
     if earlier
       rewrite(unit, { target: earlier.before["target"], updated_at: Time.current }, writer, by)
     elsif unit
@@ -80,9 +80,10 @@ module Memory::Learning
     writer, source, target = Memory::Writer.new(self), *sentence.written
     about = { **unit_attributes(first, by), target: target, key: sentence.key, previous_hash: nil,
                                             next_hash: nil }
-    own = units.find_by(source_hash: MemoryUnit.hash_of(source), key: sentence.key, file: first.document.name)
+    own = units.find_by(source_hash: TranslationUnit.hash_of(source), key: sentence.key,
+      file: first.document.name)
     return rewrite(own, about, writer, by) if own
-    return if units.exists?(source_hash: MemoryUnit.hash_of(source), target: target)
+    return if units.exists?(source_hash: TranslationUnit.hash_of(source), target: target)
 
     writer.add({ source: source, author: by.name, created_at: Time.current, **about })
   end
@@ -94,7 +95,7 @@ module Memory::Learning
     attributes = outside_attributes(unit, key)
     return own.target != unit.target && rewrite(own, attributes, Memory::Writer.new(self), nil) if own
 
-    hash = MemoryUnit.hash_of(unit.source)
+    hash = TranslationUnit.hash_of(unit.source)
     return false if units.exists?(source_hash: hash, target: unit.target)
 
     Memory::Writer.new(self).add({ source: unit.source, author: attributes[:changed_by],
@@ -114,7 +115,7 @@ module Memory::Learning
 
   def blank_or_known?(pair)
     Glossema::Content.from_written(pair.source).blank? || pair.target.blank? ||
-      units.exists?(source_hash: MemoryUnit.hash_of(pair.source), target: pair.target)
+      units.exists?(source_hash: TranslationUnit.hash_of(pair.source), target: pair.target)
   end
 
   def attributes_of(pair)
@@ -144,7 +145,7 @@ module Memory::Learning
     sentence = Segment::Sentence.of(segment)
     return if sentence.nil? || sentence.done?
 
-    hash = MemoryUnit.hash_of(sentence.written.first)
+    hash = TranslationUnit.hash_of(sentence.written.first)
     writer.remove(units.where(source_hash: hash, key: sentence.key, file: segment.document.name).ids)
   end
 
@@ -169,7 +170,7 @@ module Memory::Learning
   def rewrite(unit, attributes, writer, by)
     if unit.target != attributes[:target]
       operation = Operations::UnitLearning.record(self, by: by)
-      MemoryUnitVersion.create!(unit_id: unit.id, operation_id: operation.id, before: unit.kept)
+      TranslationUnitVersion.create!(unit_id: unit.id, operation_id: operation.id, before: unit.kept)
     end
     writer.change(unit, attributes)
   end
@@ -192,7 +193,7 @@ module Memory::Learning
 
   def neighbours(segment) =
     {
-      previous_hash: MemoryUnit.hash_of_key(segment.neighbour(-1)&.source_key),
-      next_hash: MemoryUnit.hash_of_key(segment.neighbour(1)&.source_key)
+      previous_hash: TranslationUnit.hash_of_key(segment.neighbour(-1)&.source_key),
+      next_hash: TranslationUnit.hash_of_key(segment.neighbour(1)&.source_key)
     }
 end

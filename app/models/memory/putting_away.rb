@@ -5,7 +5,7 @@ module Memory::PuttingAway
   class_methods do
     # Those deleted a while ago, for good.
     def purge_old =
-      where(deleted_at: ..PutAway::KEPT_FOR.ago).where.not(deleted_at: Staging::AT).find_each(&:purge)
+      where(deleted_at: ..TrashItem::KEPT_FOR.ago).where.not(deleted_at: Staging::AT).find_each(&:purge)
   end
 
   # There again. Where another has taken its name meanwhile it says so.

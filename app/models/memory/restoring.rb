@@ -7,10 +7,10 @@ class Memory::Restoring
     @operation = operation
   end
 
-  # versions: MemoryUnitVersion of the operation. Units that a later change wrote keep what is newer.
+  # versions: TranslationUnitVersion of the operation. Units that a later change wrote keep what is newer.
   def restore(versions)
     later = changed_later(versions)
-    units = MemoryUnit.where(id: versions.map(&:unit_id)).index_by(&:id)
+    units = TranslationUnit.where(id: versions.map(&:unit_id)).index_by(&:id)
     versions.each do |version|
       restore_one(version, units[version.unit_id]) unless later.include?(version.unit_id)
     end
@@ -20,7 +20,7 @@ class Memory::Restoring
   def index
     ids = @operation.unit_versions.where.not(before: nil).distinct.pluck(:unit_id)
     ids.each_slice(INDEXED) do |slice|
-      MemoryUnit.where(id: slice).pluck(:id, :memory_id, :source).group_by { |row|
+      TranslationUnit.where(id: slice).pluck(:id, :memory_id, :source).group_by { |row|
         row[1]
       }.each do |memory, rows|
         add_part(memory, rows.sort_by(&:first))
@@ -31,8 +31,9 @@ class Memory::Restoring
   private
 
   def changed_later(versions)
-    MemoryUnitVersion.joins(:operation)
-      .where(unit_id: versions.map(&:unit_id), memory_unit_versions: { id: (versions.map(&:id).max + 1).. })
+    TranslationUnitVersion.joins(:operation)
+      .where(unit_id: versions.map(&:unit_id))
+      .where(translation_unit_versions: { id: (versions.map(&:id).max + 1).. })
       .where.not(operation_id: @operation.id).where(operations: { undone_at: nil })
       .distinct.pluck(:unit_id).to_set
   end
@@ -51,8 +52,8 @@ class Memory::Restoring
   def writer_of(memory) = (@writers ||= {})[memory.id] ||= Memory::Writer.new(memory)
 
   def recreate(id, kept)
-    entry = MemoryUnit.entry(kept["source"])
-    MemoryUnit.insert!({ "id" => id, "source_hash" => MemoryUnit.hash_of(kept["source"]),
+    entry = TranslationUnit.entry(kept["source"])
+    TranslationUnit.insert!({ "id" => id, "source_hash" => TranslationUnit.hash_of(kept["source"]),
                          "words" => entry.signature, **kept })
     Memory::Index.put_text(id, kept["source"], kept["target"])
   end
@@ -61,7 +62,7 @@ class Memory::Restoring
     builder = Memory::Index::Builder.new(memory, rows.first.first)
     rows.each do |id, _, source|
       @operation.checkpoint
-      builder.add(id, MemoryUnit.entry(source))
+      builder.add(id, TranslationUnit.entry(source))
     end
     builder.finish
   end

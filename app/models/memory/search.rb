@@ -61,7 +61,7 @@ class Memory::Search
     written = Glossema::Content.escape(searched.symbols)
     sides = %w[source target].include?(@params[:side]) ? [@params[:side]] : %w[source target]
     scope.where(sides.map { |side|
-      "instr(memory_units.#{side}, :written) > 0"
+      "instr(translation_units.#{side}, :written) > 0"
     }.join(" OR "), written: written)
   end
 
@@ -74,7 +74,7 @@ class Memory::Search
   "\"#{Memory::Index.parted(word)}\"#{"*" if index == words.size - 1}"
 }.join(" AND ")}"
     Memory::Index.select(
-      "SELECT u.id FROM memory_texts CROSS JOIN memory_units u ON u.id = memory_texts.rowid WHERE " \
+      "SELECT u.id FROM memory_texts CROSS JOIN translation_units u ON u.id = memory_texts.rowid WHERE " \
         "memory_texts MATCH ? AND +u.memory_id = ? LIMIT 20000",
       [query, @memory.id]
     ).flatten

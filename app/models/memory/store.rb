@@ -39,7 +39,8 @@ class Memory::Store
 
     def read
       target, *row =
-        Memory::Index.select("SELECT #{COLUMNS} FROM memory_units WHERE id = ?", [id]).first || raise(Gone)
+        Memory::Index.select("SELECT #{COLUMNS} FROM translation_units WHERE id = ?",
+          [id]).first || raise(Gone)
       texts = row.first(TEXTS.size)
       previous, following, used, made, changed = row.drop(TEXTS.size)
       self[:target] = Glossema::Content.from_written(target)
@@ -75,7 +76,7 @@ class Memory::Store
     exact =
       sources(
         "memory_id = ? AND source_hash = ? ORDER BY updated_at DESC LIMIT #{EXACT}",
-        [id, MemoryUnit.hash_of(content)]
+        [id, TranslationUnit.hash_of(content)]
       )
     exact.each { |unit, source| offer(unit, source, nil) { |candidate| yield candidate } }
     return if best_only && exact.any?
@@ -97,7 +98,7 @@ class Memory::Store
 
   # {id => source}
   def sources(condition, values = []) =
-    Memory::Index.select("SELECT id, source FROM memory_units WHERE #{condition}", values).to_h
+    Memory::Index.select("SELECT id, source FROM translation_units WHERE #{condition}", values).to_h
 
   def offer(id, source, guess)
     yield Found.new(id: id, source: Glossema::Content.from_written(source), guess: guess)
@@ -146,7 +147,7 @@ class Memory::Store
 
     found =
       Memory::Index.select(
-        "SELECT id, words FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(",")})",
+        "SELECT id, words FROM translation_units WHERE +memory_id = ? AND id IN (#{ids.join(",")})",
         [id]
       ).to_h
     ids.filter_map do |unit|
@@ -159,7 +160,8 @@ class Memory::Store
     return [] if ids.empty?
 
     Memory::Index
-      .select("SELECT id, source FROM memory_units WHERE +memory_id = ? AND id IN (#{ids.join(",")})", [id])
+      .select("SELECT id, source FROM translation_units WHERE +memory_id = ? " \
+        "AND id IN (#{ids.join(",")})", [id])
       .map { |unit, source| [Glossema::Matching::Score.spelling(text, source), unit] }
       .max(limit * 2 + 10)
       .map { |_, unit| [nil, unit] }

@@ -18,14 +18,16 @@ class Memory::Tidy
   # Units that say the same as another, but for the first of each.
   def duplicates =
     @units.where(
-      "id NOT IN (SELECT MIN(id) FROM memory_units WHERE memory_id = :memory GROUP BY source_hash, target)",
+      "id NOT IN (SELECT MIN(id) FROM translation_units WHERE memory_id = :memory " \
+        "GROUP BY source_hash, target)",
       memory: memory_id
     )
 
   # One source, several targets.
   def contradictions =
     @units.where(
-      "source_hash IN (SELECT source_hash FROM memory_units WHERE memory_id = :memory GROUP BY source_hash " \
+      "source_hash IN (SELECT source_hash FROM translation_units WHERE memory_id = :memory " \
+        "GROUP BY source_hash " \
         "HAVING COUNT(DISTINCT target) > 1)",
       memory: memory_id
     )

@@ -9,16 +9,16 @@ class Memory::Writer
     @memory, @index = memory, Memory::Index.new(memory.id)
   end
 
-  # attributes: of a MemoryUnit, source and target in the written form. Returns the id of the unit.
+  # attributes: of a TranslationUnit, source and target in the written form. Returns the id of the unit.
   def add(attributes)
-    entry = MemoryUnit.entry(attributes.fetch(:source))
+    entry = TranslationUnit.entry(attributes.fetch(:source))
     values = {
       memory_id: @memory.id,
-      source_hash: MemoryUnit.hash_of(attributes[:source]),
+      source_hash: TranslationUnit.hash_of(attributes[:source]),
       words: entry.signature,
       **attributes
     }
-    id = MemoryUnit.insert!(values, returning: :id).rows.first.first
+    id = TranslationUnit.insert!(values, returning: :id).rows.first.first
     @index.add(id, entry)
     Memory::Index.put_text(id, attributes[:source], attributes[:target])
     id
@@ -31,8 +31,8 @@ class Memory::Writer
     if unit.source == before[0]
       unit.save!
     else
-      entry = MemoryUnit.entry(unit.source)
-      unit.update!(source_hash: MemoryUnit.hash_of(unit.source), words: entry.signature)
+      entry = TranslationUnit.entry(unit.source)
+      unit.update!(source_hash: TranslationUnit.hash_of(unit.source), words: entry.signature)
       @index.add(unit.id, entry)
     end
     if [unit.source, unit.target] != before
@@ -44,7 +44,7 @@ class Memory::Writer
 
   # Postings that name them stay until the index is made anew; nobody finds anything by them.
   def remove(ids)
-    units = MemoryUnit.where(id: ids)
+    units = TranslationUnit.where(id: ids)
     units.pluck(:id, :source, :target).each { |row| Memory::Index.drop_text(*row) }
     units.delete_all
   end
@@ -54,7 +54,7 @@ class Memory::Writer
   def insert(rows)
     unit =
       raw.prepare(
-        "INSERT INTO memory_units (#{COLUMNS.join(", ")}) VALUES (#{COLUMNS.map { "?" }.join(", ")})"
+        "INSERT INTO translation_units (#{COLUMNS.join(", ")}) VALUES (#{COLUMNS.map { "?" }.join(", ")})"
       )
     text = raw.prepare("INSERT INTO memory_texts (rowid, source, target) VALUES (?, ?, ?)")
     rows.each do |values, entry, plain|

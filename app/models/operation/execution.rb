@@ -180,7 +180,7 @@ module Operation::Execution
 
       check_access
     when Project
-      raise Cancelled if gone?(:put_away_at)
+      raise Cancelled if gone?(:deleted_at)
     end
   end
 

@@ -7,7 +7,7 @@ module Operation::RevertsUnits
     restoring = Memory::Restoring.new(self)
     versions = unit_versions.order(:id).ids
     in_slices(versions, SLICE, counter: "versions") { |ids|
-      restoring.restore(MemoryUnitVersion.where(id: ids).order(:id).to_a)
+      restoring.restore(TranslationUnitVersion.where(id: ids).order(:id).to_a)
     }
     restoring.index
     compact

@@ -7,7 +7,7 @@ class Operations::ArchiveExport < Operation
   self.superseding = true
 
   def heavy?
-    units = MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
+    units = TranslationUnit.where(memory_id: subject.attachments.select(:memory_id)).count
     Operation::ChildProcess.worth?(units: units, segments: subject.segments.count)
   end
 

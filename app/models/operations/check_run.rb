@@ -5,7 +5,7 @@ class Operations::CheckRun < Operation
   self.in_activity = false
 
   def perform
-    Project::Looking.new(subject).run(self)
+    Project::CheckRun.new(subject).run(self)
     subject.announce("checked")
   end
 

@@ -10,7 +10,7 @@ class Operations::Delivery < Operation
   def perform
     write_files unless delivery
     teach
-    Sending.queue(delivery, {}, user: user) if subject.server_project&.open? && delivery.sending.nil?
+    OutgoingRequest.queue(delivery, {}, user: user) if subject.server_project&.open? && delivery.outgoing_request.nil?
   end
 
   def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
@@ -37,7 +37,7 @@ class Operations::Delivery < Operation
 
   def check
     enter("checking")
-    left = Project::Looking.new(subject).look_at_few
+    left = Project::CheckRun.new(subject).look_at_few
     checks = { **Project::Checking.new(subject).summary, "left" => left,
                                                          "profile" => CheckProfile.new(subject).from }
     checkpoint

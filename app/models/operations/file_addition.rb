@@ -2,7 +2,7 @@
 class Operations::FileAddition < Operation
   include Operation::OnDocument
 
-  def revert = document.put_away(by: undoer, noted: false)
+  def revert = document.move_to_trash(by: undoer, noted: false)
 
   private
 

@@ -22,18 +22,18 @@ class Operations::MemoryMerge < Operation
 
   private
 
-  def scope = MemoryUnit.where(memory_id: input["from"])
+  def scope = TranslationUnit.where(memory_id: input["from"])
 
   def take_over(ids)
-    list = MemoryUnit.where(id: ids).to_a
+    list = TranslationUnit.where(id: ids).to_a
     known = subject.units.where(source_hash: list.map(&:source_hash)).pluck(:source_hash, :target).to_set
     moved = list.reject { |unit| known.include?([unit.source_hash, unit.target]) }
     return if moved.empty?
 
-    MemoryUnitVersion.insert_all!(moved.map { |unit|
+    TranslationUnitVersion.insert_all!(moved.map { |unit|
       { unit_id: unit.id, operation_id: id, before: unit.kept }
     })
-    MemoryUnit.where(id: moved.map(&:id)).update_all(memory_id: subject_id)
+    TranslationUnit.where(id: moved.map(&:id)).update_all(memory_id: subject_id)
   end
 
   # The other one is out of sight while its units move, also when it is tried again.

@@ -8,7 +8,7 @@ class Operations::Purge < Operation
   KEPT_FOR = 3.days
 
   def perform
-    PutAway.purge_old
+    TrashItem.purge_old
     Memory.purge_old
     Project.purge_quick
     # Files whose operation was stopped before they became part of anything.

@@ -31,7 +31,7 @@ class Operations::ReviewSheet < Operation
   def units
     return 0 unless input.dig("options", "as") == "hand-over" && input.dig("options", "memories")
 
-    MemoryUnit.where(memory_id: subject.attachments.select(:memory_id)).count
+    TranslationUnit.where(memory_id: subject.attachments.select(:memory_id)).count
   end
 
   def small? = subject.segments.count <= Operation::SMALL && input.dig("options", "as") != "hand-over"

@@ -18,7 +18,7 @@ class Operations::TermSearch < Operation
   # So many it looks at.
   def units
     from = input["from"]
-    return MemoryUnit.where(memory_id: from["memory_id"]).count if from["memory_id"]
+    return TranslationUnit.where(memory_id: from["memory_id"]).count if from["memory_id"]
 
     Segment.where(project_id: from["project_id"]).count
   end

@@ -1,4 +1,5 @@
-# One wording where a source has several. input: "key" of a finding and "way", of Project::Unifying::WAYS; or
+# One translation where a source has several. input: "key" of a finding and "way", of
+# Project::ConsistencyFix::WAYS; or
 # "segment_id" and "unit_id" of the memory whose wording it takes.
 class Operations::Unification < Operation
   include Operation::RevertsSegments
@@ -7,7 +8,7 @@ class Operations::Unification < Operation
   self.reverts_when_stopped = true
 
   def perform
-    from, into = Project::Unifying.new(subject).parts(input)
+    from, into = Project::ConsistencyFix.new(subject).parts(input)
     in_steps(into, counter: nil) { |segment| rewrite(segment.reload, from) }
     note("count" => written.count)
     subject.announce("recut")

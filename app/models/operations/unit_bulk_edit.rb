@@ -16,7 +16,7 @@ class Operations::UnitBulkEdit < Operation
   # By their ids alone: asked for those of the memory, SQLite would go through all of it for each slice.
   def change(ids)
     keep(ids)
-    MemoryUnit.where(id: ids).update_all(**input["set"].symbolize_keys, changed_by: user&.name,
+    TranslationUnit.where(id: ids).update_all(**input["set"].symbolize_keys, changed_by: user&.name,
       updated_at: created_at)
   end
 
@@ -33,7 +33,7 @@ class Operations::UnitBulkEdit < Operation
   # What would leave nothing of a text leaves it as it is.
   def replace(ids)
     side, writer = input["replace"]["side"] == "source" ? "source" : "target", Memory::Writer.new(subject)
-    MemoryUnit.where(id: ids).find_each do |unit|
+    TranslationUnit.where(id: ids).find_each do |unit|
       after = replacing.in(Glossema::Content.from_written(unit[side]))&.after
       next if after.nil? || after.blank?
 
@@ -43,9 +43,9 @@ class Operations::UnitBulkEdit < Operation
   end
 
   def keep(ids)
-    rows = MemoryUnit.where(id: ids).map { |unit|
+    rows = TranslationUnit.where(id: ids).map { |unit|
       { unit_id: unit.id, operation_id: id, before: unit.kept }
     }
-    MemoryUnitVersion.insert_all!(rows) if rows.any?
+    TranslationUnitVersion.insert_all!(rows) if rows.any?
   end
 end

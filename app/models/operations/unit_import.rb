@@ -72,7 +72,7 @@ class Operations::UnitImport < Operation
 
   def imported
     first, last = result.values_at("first", "last")
-    first && last ? MemoryUnit.where(id: first..last, import_id: id) : MemoryUnit.none
+    first && last ? TranslationUnit.where(id: first..last, import_id: id) : TranslationUnit.none
   end
 
   def changed_anything? = imported.exists? || super

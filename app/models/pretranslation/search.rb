@@ -20,7 +20,7 @@ class Pretranslation::Search
   # ids: of segments. Yields how many are done; returns {id => {"target", "kind", "score", "memory", "unit"}}
   # of those that get something.
   def run(ids, &progress)
-    Segment::Elsewhere.fetch(@project, @project.segments.where(id: ids).to_a)
+    Segment::RemoteProposals.fetch(@project, @project.segments.where(id: ids).to_a)
     return found(ids, &progress) if ids.size < APART || ProcessPool.cores < 2
 
     all, done = {}, 0

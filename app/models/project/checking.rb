@@ -1,15 +1,15 @@
 # The findings of a project, in text order, with what was let stand.
 class Project::Checking
   def initialize(project)
-    @project, @looking = project, Project::Looking.new(project)
+    @project, @run = project, Project::CheckRun.new(project)
   end
 
   # [{segment, "code", "level", "message", "source", "target", "fix", "other", key:, all_key:, stands:
-  # LetStand or nil} …] of all that was looked at.
+  # IgnoredFinding or nil} …] of all that was looked at.
   def findings
     found = own
     found.merge!(across) { |_, one, other| one + other }
-    stands = LetStand.of(@project).index_by(&:digest)
+    stands = IgnoredFinding.of(@project).index_by(&:digest)
     in_text_order(found.keys).flat_map do |segment|
       found[segment.id].map { |finding| row(segment, finding, stands) }
     end
@@ -38,8 +38,8 @@ class Project::Checking
   private
 
   def row(segment, finding, stands)
-    keys, earlier = [LetStand.said(finding), LetStand.sentence(finding)].map do |said|
-      [LetStand.digest_of(segment, said), LetStand.digest_of_all(said)]
+    keys, earlier = [IgnoredFinding.said(finding), IgnoredFinding.sentence(finding)].map do |said|
+      [IgnoredFinding.digest_of(segment, said), IgnoredFinding.digest_of_all(said)]
     end
     { **finding, "message" => Glossema::Checks.message_of(finding), segment: segment, key: keys[0],
                  all_key: keys[1], stands: stands.values_at(*keys, *earlier).compact.first }
@@ -52,7 +52,7 @@ class Project::Checking
 
   # {segment id => [finding …]} as they were kept of those that are translated.
   def own
-    CheckedSegment.where(segment_id: @looking.translated.select(:id)).where.not("findings = '[]'")
+    CheckedSegment.where(segment_id: @run.translated.select(:id)).where.not("findings = '[]'")
       .pluck(:segment_id, :findings).to_h
   end
 
@@ -69,7 +69,7 @@ class Project::Checking
 
   # Those that share a source or a target with others, or hold terms: the rest cannot differ from anything.
   def comparable
-    all = @looking.translated
+    all = @run.translated
     shared = %w[source target].zip(%w[target source]).map do |side, other|
       all.group(side).having("COUNT(DISTINCT #{other}) > 1").select(side)
     end
@@ -78,7 +78,7 @@ class Project::Checking
   end
 
   def with_terms
-    @with_terms ||= CheckedSegment.where(segment_id: @looking.translated.select(:id))
+    @with_terms ||= CheckedSegment.where(segment_id: @run.translated.select(:id))
       .where.not("terms = '[]'").pluck(:segment_id, :terms).to_h
   end
 

@@ -5,7 +5,7 @@ module Project::Checks
   VERSION = 6
 
   included do
-    has_many :let_stands, dependent: :delete_all
+    has_many :ignored_findings, dependent: :delete_all
   end
 
   def checker
@@ -25,7 +25,7 @@ module Project::Checks
   # What its segments are checked against, in a few letters: another one means that all are looked at again.
   def check_stamp
     @check_stamp ||= begin
-      words = spelling_checked? ? OwnWord.in_project(self).pluck(:word) : []
+      words = spelling_checked? ? UserWord.in_project(self).pluck(:word) : []
       against = [VERSION, CheckProfile.new(self).given, never_used, never_translated, target_lang,
                  checking_termbases.map { |one| [one.id, one.revision] }, words]
       Digest::SHA256.hexdigest(against.inspect)
@@ -36,7 +36,7 @@ module Project::Checks
     return @vocabulary if defined?(@vocabulary)
 
     own = [source_lang, target_lang].map { |lang| term_finders(lang, checking: true) }
-    finders = own.zip(Project::FarTerms.new(self).finders).map { |near, far| near + far }
+    finders = own.zip(Project::RemoteTerms.new(self).finders).map { |near, far| near + far }
     @vocabulary = (Glossema::Checks::Vocabulary.new(*finders, target_lang) if checking_termbases.any?)
   end
 

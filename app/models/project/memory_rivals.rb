@@ -20,13 +20,14 @@ class Project::MemoryRivals
   private
 
   def segments
-    Project::Looking.new(@project).translated.where.not(state: Segment::UNFINISHED).includes(:document)
+    Project::CheckRun.new(@project).translated.where.not(state: Segment::UNFINISHED).includes(:document)
       .order("documents.position", :position)
   end
 
   def rivals(slice, ids)
-    hashes = slice.map { |segment| MemoryUnit.hash_of_key(segment.source_key) }
-    held = MemoryUnit.includes(:memory).where(memory_id: ids, source_hash: hashes).group_by(&:source_hash)
+    hashes = slice.map { |segment| TranslationUnit.hash_of_key(segment.source_key) }
+    held = TranslationUnit.includes(:memory).where(memory_id: ids,
+      source_hash: hashes).group_by(&:source_hash)
     slice.zip(hashes).filter_map { |segment, hash| rival(segment, held.fetch(hash, [])) }
   end
 

@@ -14,7 +14,7 @@ class Project::Misspellings
   # [[word, [Place …]] …], the most frequent first.
   def words
     places = Hash.new { |all, word| all[word] = [] }
-    Project::Looking.new(@project).translated.includes(:document)
+    Project::CheckRun.new(@project).translated.includes(:document)
       .order("documents.position", :position).each do |segment|
         speller.faults(segment.target_content.text).each do |fault|
           places[fault.word] << Place.new(segment, fault.from, fault.to)

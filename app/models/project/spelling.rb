@@ -4,7 +4,7 @@ module Project::Spelling
   WHERE = %w[mine client project].freeze
 
   def spelling
-    own = OwnWord.in_project(self).pluck(:word)
+    own = UserWord.in_project(self).pluck(:word)
     Glossema::Spelling::Checker.new(target_lang.to_s, words: own + words_of_terms, names: never_translated)
   end
 
@@ -12,7 +12,7 @@ module Project::Spelling
   def learn_word(word, where)
     place = { "client" => { client: client }, "project" => { project: self } }.fetch(where, {})
     language = Glossema::Languages.primary(target_lang)
-    user.own_words.find_or_create_by!(word: word.strip, lang: language, **place)
+    user.user_words.find_or_create_by!(word: word.strip, lang: language, **place)
   end
 
   private

@@ -41,8 +41,8 @@ class ProjectArchive::Incoming
 
   # The rows of a table, as they stand in the package.
   def stored(table)
-    text = @package.part("records/#{table}.jsonl").dup.force_encoding("UTF-8")
-    text.each_line.map { |line| JSON.parse(line) }
+    text = @package.part(ProjectArchive.part(table)).dup.force_encoding("UTF-8")
+    text.each_line.map { |line| ProjectArchive.with_todays_columns(table, JSON.parse(line)) }
   end
 
   private
@@ -52,7 +52,7 @@ class ProjectArchive::Incoming
   def made(model) = model.where(id: @numbers[model.table_name].values)
 
   def reveal_one(record, row)
-    Staging.reveal(record, at: row[Staging.attribute(record.class)], **free_again(record))
+    Staging.reveal(record, at: row["deleted_at"], **free_again(record))
   end
 
   # Its name was free when it was made, and may have been given since.
@@ -122,7 +122,7 @@ class ProjectArchive::Incoming
 
   # How a unit was in a memory that is not in the package, as before a merge, cannot be undone here.
   def of_another_memory?(model, row)
-    return false unless model == MemoryUnitVersion && row["before"]
+    return false unless model == TranslationUnitVersion && row["before"]
 
     number("memories", JSON.parse(row["before"])["memory_id"]).nil?
   end
@@ -132,7 +132,7 @@ class ProjectArchive::Incoming
     # A client of the same name is the same one.
     return @numbers["clients"][row["id"]] = known.id if known
 
-    @operation.making { model.find(put(model, row, Staging.hidden(model))) }
+    @operation.making { model.find(put(model, row, Staging::HIDDEN)) }
   end
 
   def index(memory)
@@ -159,9 +159,8 @@ class ProjectArchive::Incoming
   def put(model, row, over = {})
     known = row.slice(*model.column_names).except("id")
     values = known.to_h { |column, value| [column, here(model, column, value, row)] }
-    @numbers[model.table_name][row["id"]] = insert(model, values.merge(over.transform_values { |at|
-      at.to_fs(:db)
-    }))
+    hidden = over.to_h { |column, at| [column.to_s, at.to_fs(:db)] }
+    @numbers[model.table_name][row["id"]] = insert(model, values.merge(hidden))
   end
 
   def insert(model, values)
@@ -207,9 +206,9 @@ class ProjectArchive::Incoming
 
   # A unit that was deleted, and whose history is there, has a number that nothing else is given.
   def number_of_unit(value)
-    @numbers["memory_units"][value] ||= begin
-      connection = MemoryUnit.connection
-      name = connection.quote(MemoryUnit.table_name)
+    @numbers["translation_units"][value] ||= begin
+      connection = TranslationUnit.connection
+      name = connection.quote(TranslationUnit.table_name)
       if connection.update("UPDATE sqlite_sequence SET seq = seq + 1 WHERE name = #{name}").zero?
         connection.execute("INSERT INTO sqlite_sequence (name, seq) VALUES (#{name}, 1)")
       end
@@ -226,7 +225,7 @@ class ProjectArchive::Incoming
   INSIDE_OF = {
     "segments.origin" => ->(data, _) { origin(data) },
     "versions.origin" => ->(data, row) { author(origin(data), row) },
-    "memory_unit_versions.before" => ->(data, _) { unit_before(data) },
+    "translation_unit_versions.before" => ->(data, _) { unit_before(data) },
     "clients.memories" => ->(data, _) { renumber(data, "memory_id", "memories") },
     "clients.termbases" => ->(data, _) { renumber(data, "termbase_id", "termbases") },
     "review_rounds.base" => ->(data, _) { keyed(data, "segments") },
@@ -264,7 +263,7 @@ class ProjectArchive::Incoming
 
   # Segments and operations come in an order in which some are not known yet: those are renumbered at the end.
   def origin(data)
-    data["unit"] = number("memory_units", data["unit"]) if data["unit"]
+    data["unit"] = number("translation_units", data["unit"]) if data["unit"]
     data
   end
 
@@ -296,7 +295,7 @@ class ProjectArchive::Incoming
       ShortTransaction.each(named.to_a) { |row| row.update_columns(origin: retold(row.origin)) }
     end
     ShortTransaction.each(made(Operation).to_a) { |operation| renumber_operation(operation) }
-    ShortTransaction.each(made(LetStand).includes(:segment).to_a) { |stand| redigest(stand) }
+    ShortTransaction.each(made(IgnoredFinding).includes(:segment).to_a) { |stand| redigest(stand) }
   end
 
   def renumber_operation(operation)

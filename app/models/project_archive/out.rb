@@ -10,7 +10,7 @@ class ProjectArchive::Out
     parts, files = {}, []
     ProjectArchive.scopes(@project).each do |model, scope|
       rows = scope.reorder(:id).to_a
-      parts["records/#{model.table_name}.jsonl"] = rows.map { |row| line(row) }.join
+      parts[ProjectArchive.part(model.table_name)] = rows.map { |row| line(row) }.join
       files.concat(kept(model, rows, parts)) if model.reflect_on_all_attachments.any?
     end
     Glossema::Exchange::Package.write("archive", { **about, "blobs" => files }, parts)
@@ -39,7 +39,7 @@ class ProjectArchive::Out
       value = value.to_s if value.is_a?(ActiveModel::Type::Binary::Data)
       binary?(value) ? { "base64" => [value].pack("m0") } : value
     end
-    "#{JSON.generate(values)}\n"
+    "#{JSON.generate(ProjectArchive.with_archived_columns(row.class.table_name, values))}\n"
   end
 
   def binary?(value)

@@ -32,7 +32,7 @@ class RemoteKey::MemoryPort
   private
 
   def of(ids)
-    found = MemoryUnit.where(id: ids).index_by(&:id)
+    found = TranslationUnit.where(id: ids).index_by(&:id)
     ids.filter_map { |id| found[id] && wire(found[id]) }
   end
 

@@ -103,7 +103,7 @@ class RemoteSource::Desk
     def give_up(source, message)
       @lock.synchronize do
         @waiting.delete(source.id)
-        rest = OutsideCall.broken[source.address]&.last.to_f
+        rest = HttpClient.broken[source.address]&.last.to_f
         @troubles[source.id] = [message, [rest, now + RemoteSource::WHILE_TYPING].max]
       end
     end
@@ -127,7 +127,7 @@ class RemoteSource::Desk
     def tell_checks(batch, answers)
       with_terms = batch.zip(answers).filter_map { |question, found| question if found.any? }
       with_terms.group_by(&:project).each do |project, questions|
-        Project::FarTerms.learned(project, questions.filter_map(&:segment)) if project
+        Project::RemoteTerms.learned(project, questions.filter_map(&:segment)) if project
       end
     end
 

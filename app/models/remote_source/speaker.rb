@@ -1,5 +1,5 @@
 # Speaks to a server with memories and termbases: what it holds, what it knows of texts, what it is to learn.
-class RemoteSource::Speaker < OutsideSpeaker
+class RemoteSource::Speaker < RemoteClient
   # So many texts are asked about at a time.
   BATCH = 20
   FLOOR, LIMIT = 40, 6

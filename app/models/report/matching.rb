@@ -24,7 +24,7 @@ class Report::Matching
   # segments: of the project, in order. Yields how many are done; returns [[Content, Found or nil, band with
   # likeness inside where processes worked it out] …].
   def rows(segments, &progress)
-    Segment::Elsewhere.fetch(@project, segments) if @stores.any? && segments.any?
+    Segment::RemoteProposals.fetch(@project, segments) if @stores.any? && segments.any?
     many = segments.map(&:source).uniq.size >= APART
     return side_by_side(segments, &progress) if many && ProcessPool.cores > 1
     return segments.map { |segment| [segment.source_content, nil] } if @stores.empty?

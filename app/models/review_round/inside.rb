@@ -14,7 +14,7 @@ module ReviewRound::Inside
     # Those that somebody may open: of projects of hers, and where she was asked to read.
     scope :open_to, lambda { |user|
       ours = where(project: user.projects)
-      ours.or(where(guest: user, project: Project.where(put_away_at: nil)))
+      ours.or(where(guest: user, project: Project.where(deleted_at: nil)))
     }
   end
 

@@ -43,7 +43,7 @@ class ReviewRound::Sheet
 
   def segments
     @segments ||= begin
-      list = form == "hand-over" ? whole : Project::Looking.new(@project).translated
+      list = form == "hand-over" ? whole : Project::CheckRun.new(@project).translated
       list = list.where(id: @ids) if @ids
       list = list.where(document_id: chosen) if chosen
       list.order("documents.position", :position).includes(:document).to_a

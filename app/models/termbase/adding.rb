@@ -42,7 +42,7 @@ module Termbase::Adding
 
   def send_pair(pair, by)
     entry = Glossema::Terms::Entry.new(sections: pair.map { |tag, text| section(tag, text) })
-    Sending.queue(remote, { "entry" => entry.to_data }, user: by)
+    OutgoingRequest.queue(remote, { "entry" => entry.to_data }, user: by)
     Added.new(:sent, nil, [])
   end
 

@@ -26,7 +26,7 @@ module Termbase::Changing
   end
 
   # Away with it; for a while it can be brought back.
-  def put_away
+  def move_to_trash
     update!(deleted_at: Time.current)
     tell
   end

@@ -18,7 +18,9 @@ module User::Preferences
     # How completion shows itself: the first offer after the caret, a list as well after two letters, or not.
     "completion" => ->(value) { %w[first list off].include?(value) },
     # What completion does not draw from.
-    "completion_without" => ->(value) { value.is_a?(Array) && (value - Segment::Outlook::SOURCES).empty? },
+    "completion_without" => ->(value) {
+      value.is_a?(Array) && (value - Segment::CompletionContext::SOURCES).empty?
+    },
     # Conditions of the filter in Translate, by name.
     "filters" => ->(value) { User::Preferences.named_conditions?(value) },
     # Keys other than ours, by command: each written like "Ctrl+Shift+K", and none for two commands.

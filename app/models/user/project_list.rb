@@ -26,8 +26,8 @@ class User::ProjectList
   def everything
     @everything ||= @user.all_projects.where(kind: %w[project template])
       .includes(:client, :documents_of_any_role, :quotes)
-      .reject { |project| project.put_away_at.nil? && project.begun_at.nil? && empty?(project) }
-      .reject { |project| project.put_away_at && trash[project.id].nil? }
+      .reject { |project| project.deleted_at.nil? && project.begun_at.nil? && empty?(project) }
+      .reject { |project| project.deleted_at && trash[project.id].nil? }
   end
 
   # A page that was opened and left is no project.
@@ -36,7 +36,7 @@ class User::ProjectList
   def by_state = @by_state ||= everything.select { |project| fits?(project) }.group_by { |one| state_of(one) }
 
   def state_of(project)
-    return "trash" if project.put_away_at
+    return "trash" if project.deleted_at
     return "template" if project.template?
     return "new" unless project.begun?
     return "finished" if project.finished_at
@@ -76,14 +76,14 @@ class User::ProjectList
   end
 
   def figures = @figures ||= Project::Figures.new(everything)
-  def trash = @trash ||= PutAway.waiting.where(user: @user, kind: "project").pluck(:record_id, :id).to_h
+  def trash = @trash ||= TrashItem.waiting.where(user: @user, kind: "project").pluck(:record_id, :id).to_h
 
   def row(project)
     { **project.slice(:id, :name, :reference, :source_lang, :target_lang, :subject, :due_at, :finished_at),
       name: project.name.presence || project.documents_of_any_role.first&.name, client: project.client&.name,
       words: figures.words(project), step: project.begun? ? figures.step(project) : nil, worth: project.worth,
-      delivered_at: figures.delivered_at(project), put_away: trash[project.id],
-      put_away_at: project.put_away_at }.symbolize_keys
+      delivered_at: figures.delivered_at(project), trash_item: trash[project.id],
+      deleted_at: project.deleted_at }.symbolize_keys
   end
 
   def in_order(rows)
@@ -102,7 +102,7 @@ class User::ProjectList
     } if %w[progress new].include?(@state)
 
     rows.sort_by { |row|
-      -(row[:put_away_at] || row[:finished_at] || row[:delivered_at] || row[:due_at]).to_i
+      -(row[:deleted_at] || row[:finished_at] || row[:delivered_at] || row[:due_at]).to_i
     }
   end
 

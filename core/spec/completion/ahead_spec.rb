@@ -12,10 +12,10 @@ RSpec.describe Glossema::Completion::Ahead do
   ]
   model = Glossema::Completion::Model.learn(units)
 
-  def outlook(*models, source, **known) = Glossema::Completion::Outlook.of(models, source, **known)
+  def context(*models, source, **known) = Glossema::Completion::CompletionContext.of(models, source, **known)
 
   def texts(model, source, prefix, **known)
-    described_class.new(outlook(model, source, **known)).offers(prefix).map(&:text)
+    described_class.new(context(model, source, **known)).offers(prefix).map(&:text)
   end
 
   # source, prefix, what the first offer begins with
@@ -34,7 +34,7 @@ RSpec.describe Glossema::Completion::Ahead do
 
   it "offers terms, what is carried over and names of the source, as what they are" do
     source = "Fit the Wren 24 with 1,250 spokes and <strong>hubs</strong>."
-    ahead = described_class.new(outlook(model, source, terms: ["raggi di acciaio"], carried: ["1.250"]))
+    ahead = described_class.new(context(model, source, terms: ["raggi di acciaio"], carried: ["1.250"]))
     expect(ahead.offers("Montare ra").map { |offer|
       offer.to_a.first(2)
     }).to include(["ggi di acciaio", "term"])
@@ -63,8 +63,8 @@ RSpec.describe Glossema::Completion::Ahead do
 
   cases = JSON.parse(File.read(File.expand_path("../cases/completion.json", __dir__)))
   cases.each do |one|
-    it "offers what the browser does for “#{one["outlook"]["source"]}”" do
-      ahead = described_class.new(Glossema::Completion::Outlook.new(**one["outlook"]))
+    it "offers what the browser does for “#{one["context"]["source"]}”" do
+      ahead = described_class.new(Glossema::Completion::CompletionContext.new(**one["context"]))
       one["offers"].each do |asked|
         expect(ahead.offers(asked["prefix"]).map { |offer| offer.to_a.first(2) }).to eq(asked["texts"])
       end
@@ -73,18 +73,18 @@ RSpec.describe Glossema::Completion::Ahead do
 
   it "knows from several memories what each of them knows, weighed by how often it met a word" do
     other = Glossema::Completion::Model.learn([["Grease the brake pads.", "Ingrassare i ceppi."]])
-    ahead = described_class.new(outlook(model, other, "Grease the brake pads."))
+    ahead = described_class.new(context(model, other, "Grease the brake pads."))
     expect(ahead.offers("Ingr").first.text).to start_with("assare")
     expect(ahead.offers("Ingrassare le p").first.text).to start_with("astiglie")
-    whole = outlook(model, "Check the chain.")
-    expect(whole.rarity.last).to be_within(0.001).of(outlook(model, model, "Check the chain.").rarity.last)
-    expect(described_class.new(outlook("Fit the Wren 24.")).offers("Montare W").map(&:text)).to eq(["ren"])
+    whole = context(model, "Check the chain.")
+    expect(whole.rarity.last).to be_within(0.001).of(context(model, model, "Check the chain.").rarity.last)
+    expect(described_class.new(context("Fit the Wren 24.")).offers("Montare W").map(&:text)).to eq(["ren"])
   end
 
   it "takes the translations of matches for units like the source" do
     source = "Stow the cargo net."
-    plain = described_class.new(outlook(model, source)).offers("Riporre la ")
-    matched = described_class.new(outlook(model, source, matches: [[0.9, "Riporre la rete di carico."]]))
+    plain = described_class.new(context(model, source)).offers("Riporre la ")
+    matched = described_class.new(context(model, source, matches: [[0.9, "Riporre la rete di carico."]]))
     expect(plain.map(&:text).grep(/rete/)).to eq([])
     expect(matched.offers("Riporre la ").first.text).to start_with("rete")
   end
@@ -115,7 +115,7 @@ RSpec.describe Glossema::Completion::Ahead do
   # The share of key presses saved by whoever takes the best of the offers: one key for the first, one more
   # for each place down.
   def saved(model, source, target)
-    ahead, typed, keys = described_class.new(outlook(model, source)), +"", 0
+    ahead, typed, keys = described_class.new(context(model, source)), +"", 0
     until typed == target
       fitting = ahead.offers(typed).each_with_index.select { |offer, _|
         target[typed.length..].start_with?(offer.text)

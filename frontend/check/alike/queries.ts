@@ -41,8 +41,8 @@ export const takeHeld = (project: number, { segment_id, unit_id }: Rival) =>
 
 export const useTwins = (project: number) =>
   useQuery({
-    queryKey: keys.nearTwins(project),
-    queryFn: async () => (await api.get<{ twins: Twin[] }>(`/projects/${project}/near_twins`)).twins,
+    queryKey: keys.similarSegments(project),
+    queryFn: async () => (await api.get<{ twins: Twin[] }>(`/projects/${project}/similar_segments`)).twins,
     refetchOnMount: 'always',
   })
 

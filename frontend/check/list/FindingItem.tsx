@@ -11,7 +11,7 @@ import type { Finding, Span } from '../queries'
 import { Acts } from './Acts'
 import { EditHere } from './EditHere'
 import type { Open } from './FindingList'
-import { LetStandForm } from './LetStandForm'
+import { IgnoreForm } from './IgnoreForm'
 import { Standing } from './Standing'
 import type { Mending } from './useMending'
 
@@ -59,7 +59,7 @@ export function FindingItem(props: Props) {
           </button>
           <Standing finding={finding} />
           {open === 'standing' && (
-            <LetStandForm
+            <IgnoreForm
               project={project}
               onStand={(place, reason) => {
                 mending.letStand(finding, place, reason)

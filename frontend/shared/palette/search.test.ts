@@ -13,7 +13,7 @@ const textOf = (texts: Texts, id: string): string =>
 
 // All that the palette can offer at once, as in Translate.
 const MENU = ['guide.title', 'rules.title', 'account.title', 'keys.title', 'machine.title', 'backups.title']
-const OTHERS = ['putAway.title', 'app.dark', 'app.light', 'app.signOut', 'filter.clear']
+const OTHERS = ['trash.title', 'app.dark', 'app.light', 'app.signOut', 'filter.clear']
 const STAGES = ['brief', 'count', 'translate', 'check', 'review', 'deliver'].map((stage) => `stages.${stage}`)
 const ACTS = ['projects.finishThis', 'projects.deleteThis']
 const IDS = [

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { plain } from '../../shared/content'
 import { KEYS, proposalKey, shown } from '../../shared/keys'
 import type { Project, Proposal, Segment } from '../../shared/types'
-import type { FarSource } from '../elsewhere'
+import type { RemoteSource } from '../remoteProposals'
 import { Quietly } from '../Quietly'
 import { Offer } from './Offer'
 import { Score } from './Score'
@@ -18,7 +18,7 @@ interface Props {
   searching: boolean
   // Why the machine gave nothing.
   trouble: string | null
-  elsewhere: FarSource[]
+  elsewhere: RemoteSource[]
   onTake: (number: number) => void
 }
 

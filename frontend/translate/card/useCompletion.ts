@@ -11,7 +11,7 @@ import { Ahead, type Offer } from '../completion/ahead'
 import { nextCode } from '../completion/codes'
 import type { Completing } from '../editor/completing'
 import type { TargetHandle } from '../editor/targetHandle'
-import { outlookQuery } from '../queries'
+import { contextQuery } from '../queries'
 
 // In a list by itself from so many letters of a word on.
 const LETTERS = 2
@@ -25,7 +25,7 @@ export function useCompletion(
 ) {
   const { t } = useTranslation()
   const { completion = 'first', completion_without = NONE } = useSettings().user.preferences
-  const { data } = useQuery({ ...outlookQuery(segment.id), enabled: completion !== 'off' })
+  const { data } = useQuery({ ...contextQuery(segment.id), enabled: completion !== 'off' })
   const ahead = useMemo(() => (data ? new Ahead(data) : null), [data])
   useKnowsMachine(segment.id, machine, data?.machine)
   const latest = useRef({ ahead, completion, without: completion_without })
@@ -66,6 +66,6 @@ function withCode(offers: Offer[], code: ReturnType<typeof nextCode>): Offer[] {
 function useKnowsMachine(segment: number, given: string | null, known: boolean | undefined) {
   const cache = useQueryClient()
   useEffect(() => {
-    if (given && known === false) void cache.invalidateQueries({ queryKey: keys.outlook(segment) })
+    if (given && known === false) void cache.invalidateQueries({ queryKey: keys.context(segment) })
   }, [cache, segment, given, known])
 }

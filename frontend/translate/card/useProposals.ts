@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query'
 import type { RefObject } from 'react'
 import type { Origin, Project, Proposal, Segment } from '../../shared/types'
 import type { TargetHandle } from '../editor/targetHandle'
-import { useElsewhere } from '../elsewhere'
+import { useRemoteProposals } from '../remoteProposals'
 import { proposalsQuery } from '../queries'
 import { useMachine } from './useMachine'
 import { useOnOpening } from './useOnOpening'
@@ -22,7 +22,7 @@ interface Parts {
 export function useProposals({ segment, project, target, put }: Parts) {
   const { data, isFetching } = useQuery(proposalsQuery(segment.id))
   const matches = data?.proposals ?? NONE
-  const elsewhere = useElsewhere(segment.id)
+  const elsewhere = useRemoteProposals(segment.id)
   const { proposals, given, trouble, asking } = useMachine(segment, matches)
   useOnOpening({ segment, ofClient: project.on_open, target, matches, searched: !!data, machine: given, put })
   return { proposals, given: given?.target ?? null, trouble, elsewhere, searching: isFetching || asking }

@@ -7,7 +7,7 @@ import type { Project, Segment } from '../../shared/types'
 import { Hits } from '../../shared/parts/Hits'
 import { isEnough } from '../asked'
 import { useConcordance } from '../queries'
-import { useFarConcordance, withFar } from '../elsewhere'
+import { useRemoteConcordance, withRemote } from '../remoteProposals'
 import { Quietly } from '../Quietly'
 import type { Asked } from './useCompanion'
 
@@ -29,7 +29,7 @@ export function Search({ project, asked, open, onInsert, onOpen }: Props) {
   const [way, setWay] = useState('phrase')
   const wanted = useDeferredValue(text.trim())
   const found = useConcordance(project.id, { text: wanted, side, way })
-  const far = useFarConcordance(project.id, { text: wanted, side, way })
+  const far = useRemoteConcordance(project.id, { text: wanted, side, way })
   return (
     <div className="search-view">
       <Input
@@ -58,7 +58,7 @@ export function Search({ project, asked, open, onInsert, onOpen }: Props) {
         />
       </p>
       <Hits
-        found={isEnough(wanted) && found.data ? withFar(found.data, far.data) : undefined}
+        found={isEnough(wanted) && found.data ? withRemote(found.data, far.data) : undefined}
         languages={project}
         onInsert={open ? onInsert : undefined}
         onOpen={onOpen}

@@ -7,7 +7,7 @@ import { asInside, isBlank, tokensOf } from './tokens'
 import { thingsAfter } from './things'
 
 export type Thing = [text: string, kind: string, likelihood: number]
-export interface Outlook {
+export interface CompletionContext {
   source: string
   names: string[]
   ones: number[]
@@ -18,7 +18,7 @@ export interface Outlook {
   things: Thing[]
 }
 // As the server gives it: does it hold what the machine gives, where that may be drawn from?
-export interface KnownOutlook extends Outlook {
+export interface KnownContext extends CompletionContext {
   machine?: boolean
 }
 export interface Offer {
@@ -60,18 +60,18 @@ export class Ahead {
   private readonly capital: boolean
   private readonly after = new Map<string, Ranked>()
 
-  constructor(private readonly outlook: Outlook) {
-    this.numbers = new Map(outlook.names.map((name, at) => [name, at] as const).slice(FIRST_TOKEN))
-    this.general = inGeneral(outlook)
-    this.like = inUnitsLike(outlook.like)
-    this.capital = /^[^\p{L}]*\p{Lu}/u.test(outlook.source)
+  constructor(private readonly context: CompletionContext) {
+    this.numbers = new Map(context.names.map((name, at) => [name, at] as const).slice(FIRST_TOKEN))
+    this.general = inGeneral(context)
+    this.like = inUnitsLike(context.like)
+    this.capital = /^[^\p{L}]*\p{Lu}/u.test(context.source)
   }
 
   // Best first; each begins after the last letter of the prefix.
   offers(prefix: string, limit = 5): Offer[] {
     const found: Found = new Map()
     for (const [before, begun, weight] of readings(prefix)) this.goOn(before, begun, weight, found)
-    const things = thingsAfter(this.outlook.things, this.outlook.source, prefix)
+    const things = thingsAfter(this.context.things, this.context.source, prefix)
     things.forEach(([likely, kind], text) => better(found, text, likely, kind))
     return chosen(found, limit)
   }
@@ -104,7 +104,7 @@ export class Ahead {
 
   // The first word of a text has a capital where the source has one.
   private shown(id: number, first: boolean) {
-    const name = this.outlook.names[id]
+    const name = this.context.names[id]
     if (!first) return name
     const bare = name.trimStart()
     return this.capital && !bare.startsWith('<')
@@ -115,11 +115,11 @@ export class Ahead {
   private follow(before: Ids, text: string, likely: number, found: Found, depth: number) {
     if (depth >= DEEP) return
     const list = this.following(before)
-    const blank = sumOf(list.map(([id, chance]) => (this.outlook.names[id].startsWith(' ') ? chance : 0)))
+    const blank = sumOf(list.map(([id, chance]) => (this.context.names[id].startsWith(' ') ? chance : 0)))
     better(found, `${text} `, blank * likely, 'memory')
     for (const [id, chance] of list.slice(0, depth ? WIDE : WIDE_AT_FIRST)) {
       if (chance * likely < LEAST || this.early(id, before)) continue
-      const longer = text + this.outlook.names[id]
+      const longer = text + this.context.names[id]
       better(found, longer, chance * likely, 'memory')
       this.follow([...before, id], longer, chance * likely, found, depth + 1)
     }
@@ -127,8 +127,8 @@ export class Ahead {
 
   // Would it end the sentence before it is translated?
   private early(id: number, before: Ids): boolean {
-    if (!END_MARK.test(this.outlook.names[id])) return false
-    return sumOf(this.untranslated(before)) > sumOf(this.outlook.rarity) * LEFT
+    if (!END_MARK.test(this.context.names[id])) return false
+    return sumOf(this.untranslated(before)) > sumOf(this.context.rarity) * LEFT
   }
 
   // How likely each token comes next after those before, the likeliest first.
@@ -148,9 +148,9 @@ export class Ahead {
     const sum = sumOf(open) + TINY
     const weights: Ranked = []
     let all = 0
-    for (let id = FIRST_TOKEN; id < this.outlook.names.length; id += 1) {
+    for (let id = FIRST_TOKEN; id < this.context.names.length; id += 1) {
       let lexical = 0
-      for (const [at, chance] of this.outlook.lexical[id]) lexical += (chance * open[at]) / sum
+      for (const [at, chance] of this.context.lexical[id]) lexical += (chance * open[at]) / sum
       const weight =
         (general(id) + FLOORS[0]) ** GENERAL *
         (like(id) + FLOORS[1]) ** LIKE *
@@ -166,9 +166,9 @@ export class Ahead {
 
   // What each word of the source still counts: its rarity, less what is there of its translation.
   private untranslated(before: Ids): number[] {
-    const left = this.outlook.rarity.map(() => 1)
+    const left = this.context.rarity.map(() => 1)
     for (const id of before) {
-      const chances = id === null ? [] : this.outlook.lexical[id]
+      const chances = id === null ? [] : this.context.lexical[id]
       const sum = sumOf(chances.map(([, chance]) => chance))
       if (sum < HARDLY) continue
       const [at, chance] = chances.reduce((top, one) =>
@@ -177,7 +177,7 @@ export class Ahead {
       const share = chance / sum
       if (share > TRANSLATED) left[at] *= 1 - Math.min(share, SURE)
     }
-    return left.map((value, at) => value * this.outlook.rarity[at])
+    return left.map((value, at) => value * this.context.rarity[at])
   }
 }
 

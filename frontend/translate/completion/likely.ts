@@ -1,13 +1,16 @@
 // How likely a token follows another: in general, and in the translations of units like the source. As the
 // core does it (Glossema::Completion::Bigrams, Likeness).
-import type { Outlook } from './ahead'
+import type { CompletionContext } from './ahead'
 
 export type Likely = (number: number) => number
 export const START = 0
 const STOP = 1
 const DISCOUNT = 0.75
 
-export function inGeneral({ ones, twos }: Pick<Outlook, 'ones' | 'twos'>): (last: number) => Likely {
+export function inGeneral({
+  ones,
+  twos,
+}: Pick<CompletionContext, 'ones' | 'twos'>): (last: number) => Likely {
   const rows = twos.map((row) => {
     if (!row) return null
     const times = new Map<number, number>()
@@ -40,7 +43,7 @@ class Counts {
   }
 }
 
-export function inUnitsLike(units: Outlook['like']): (earlier: number, last: number) => Likely {
+export function inUnitsLike(units: CompletionContext['like']): (earlier: number, last: number) => Likely {
   const [ones, twos, threes, afterOne, afterTwo] = Array.from({ length: 5 }, () => new Counts())
   let total = 0
   const take = (ids: number[], weight: number) => {

@@ -6,13 +6,13 @@ import { keys } from '../../shared/queryKeys'
 import { useRested } from '../../shared/useRested'
 import { askedOfServer, type Conditions } from './conditions'
 
-interface Narrowing {
+interface SegmentFilter {
   segments: number[] | null
   authors: string[]
 }
 
 const ask = (project: number, asked: Record<string, string> | null) =>
-  api.get<Narrowing>(`/projects/${project}/narrowing?${new URLSearchParams(asked ?? {})}`)
+  api.get<SegmentFilter>(`/projects/${project}/segment_filter?${new URLSearchParams(asked ?? {})}`)
 
 const narrowingQuery = (project: number, asked: Record<string, string> | null) => ({
   queryKey: keys.narrowing(project, asked),

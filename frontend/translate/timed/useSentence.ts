@@ -27,7 +27,7 @@ export function useSentence({ segment, store, put, say }: Parts) {
     if (!group) return say(t('timed.noSentence'))
     if (!text.trim()) return undefined
     const parts = await divide(segment.id, text)
-    store.doings.together(() =>
+    store.undoHistory.together(() =>
       parts.forEach(({ segment_id: id, target }) => {
         if (id === segment.id) put(target, origin)
         else store.draft(id, target, origin)

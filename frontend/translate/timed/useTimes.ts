@@ -21,7 +21,7 @@ export function useTimes(store: Store, document: number | undefined) {
         await store.outbox.emptied()
         const { operation } = await changeTimes(segment, times)
         const cue = store.byId.get(segment)
-        if (cue) store.doings.noteRecut(cue, operation)
+        if (cue) store.undoHistory.noteRecut(cue, operation)
         await Promise.all([
           refreshText(cache, store.project),
           cache.invalidateQueries({ queryKey: keys.cues(document ?? 0) }),

@@ -24,13 +24,13 @@ module Glossema
       # Stands for a token of which nothing is known; the first number that is a token.
       UNKNOWN, FIRST_TOKEN = -1, 2
 
-      # outlook: Outlook
-      def initialize(outlook)
-        @outlook, @names = outlook, outlook.names
+      # context: CompletionContext
+      def initialize(context)
+        @context, @names = context, context.names
         @numbers = @names.each_with_index.drop(2).to_h
         @ending = @numbers.select { |name, _| name.match?(END_MARK) }.values
-        @general, @like = Bigrams.new(outlook.ones, outlook.twos), Likeness.new(outlook.like)
-        @things = Things.new(outlook.source, outlook.things.map { |thing| Things::Thing.new(*thing) })
+        @general, @like = Bigrams.new(context.ones, context.twos), Likeness.new(context.like)
+        @things = Things.new(context.source, context.things.map { |thing| Things::Thing.new(*thing) })
         @after = {}
       end
 
@@ -85,7 +85,7 @@ module Glossema
         name = name.lstrip
         return name if name.start_with?("<")
 
-        @outlook.source.match?(/\A[^\p{L}]*\p{Lu}/) ? name.sub(/\p{L}/, &:upcase) : name
+        @context.source.match?(/\A[^\p{L}]*\p{Lu}/) ? name.sub(/\p{L}/, &:upcase) : name
       end
 
       def follow(before, text, likely, found, depth)
@@ -110,7 +110,7 @@ module Glossema
       # [[id, how likely it comes next], …] after the ids before, the likeliest first.
       def following(before)
         @after[before] ||= begin
-          last, earlier = before[-1] || Outlook::START, before[-2] || Outlook::START
+          last, earlier = before[-1] || CompletionContext::START, before[-2] || CompletionContext::START
           last = UNKNOWN if before.any? && before[-1].nil?
           earlier = UNKNOWN if before.size > 1 && before[-2].nil?
           weigh(before, earlier, last)
@@ -122,7 +122,7 @@ module Glossema
         open = untranslated(before)
         sum = open.sum + 1e-9
         list = (FIRST_TOKEN...@names.size).map do |id|
-          lexical = @outlook.lexical[id].sum { |at, chance| chance * open[at] } / sum
+          lexical = @context.lexical[id].sum { |at, chance| chance * open[at] } / sum
           [(general.call(id) + FLOORS[0])**GENERAL * (like.call(id) + FLOORS[1])**LIKE *
             (lexical + FLOORS[2])**LEXICAL, id]
         end
@@ -135,14 +135,14 @@ module Glossema
       def early?(id, before)
         return false unless @ending.include?(id)
 
-        untranslated(before).sum > @outlook.rarity.sum * LEFT
+        untranslated(before).sum > @context.rarity.sum * LEFT
       end
 
       # What each word of the source still counts: its rarity, less what is there of its translation.
       def untranslated(before)
-        left = Array.new(@outlook.rarity.size, 1.0)
+        left = Array.new(@context.rarity.size, 1.0)
         before.compact.each do |id|
-          chances = @outlook.lexical[id]
+          chances = @context.lexical[id]
           sum = chances.sum(&:last)
           next if sum < 0.02
 
@@ -150,7 +150,7 @@ module Glossema
           share = chance / sum
           left[at] *= 1 - [share, SURE].min if share > TRANSLATED
         end
-        left.each_with_index.map { |value, at| value * @outlook.rarity[at] }
+        left.each_with_index.map { |value, at| value * @context.rarity[at] }
       end
     end
   end

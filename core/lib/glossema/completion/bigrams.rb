@@ -5,7 +5,7 @@ module Glossema
     class Bigrams
       DISCOUNT = 0.75
 
-      # ones, twos: as an Outlook has them.
+      # ones, twos: as an CompletionContext has them.
       def initialize(ones, twos)
         @ones, @rows = ones, {}
         twos.each_with_index do |(sum, kinds, pairs), last|

@@ -32,8 +32,8 @@ module Glossema
       def held(weight, sum, held, shorter) = sum.zero? ? shorter : (weight + (held * shorter)) / (sum + held)
 
       def take(ids, weight)
-        before = last = Outlook::START
-        [*ids, Outlook::STOP].each do |id|
+        before = last = CompletionContext::START
+        [*ids, CompletionContext::STOP].each do |id|
           context = (before << SHIFT) | last
           @ones[id] += weight
           @twos[(last << SHIFT) | id] += weight

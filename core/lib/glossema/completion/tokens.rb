@@ -3,7 +3,7 @@
 module Glossema
   module Completion
     module Tokens
-      # Nobody writes longer words; without a bound one of a million letters would need memory for each of them.
+      # Words are bounded: one of a million letters would need memory for each letter.
       PATTERN = %r{\s*(?:<[^<>\s][^<>]*>|[%$]?(?>[\p{L}\p{M}\p{N}_]{1,200})(?:[-'’.·_:/@][\p{L}\p{N}]+)*|[^\s])}
 
       module_function

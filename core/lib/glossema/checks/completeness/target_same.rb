@@ -18,7 +18,7 @@ module Glossema
 
       def findings(pair)
         return [] if pair.source_language == pair.target_language
-        return [] unless pair.from.strip == pair.into.strip && own_words?(pair)
+        return [] unless pair.from.strip == pair.into.strip && user_words?(pair)
 
         [finding(source: [[0, pair.from.length]], target: [[0, pair.into.length]])]
       end
@@ -26,7 +26,7 @@ module Glossema
       private
 
       # Names, codes and figures are the same everywhere, and so are words that both languages have.
-      def own_words?(pair)
+      def user_words?(pair)
         text = bare(unkept(pair))
         words = text.scan(WORD)
         return true if words.size > 1 && (foreign?(words, pair) || latin?(text, pair))

@@ -1,0 +1,13 @@
+# A word she added to the spelling of a language: her own everywhere, or one of a client or project alone.
+class UserWord < ApplicationRecord
+  belongs_to :user
+  belongs_to :client, optional: true
+  belongs_to :project, optional: true
+  validates :word, presence: true, length: { maximum: 100 }
+
+  # Those that hold in a project.
+  scope :in_project, lambda { |project|
+    where(user_id: project.user_id, lang: Glossema::Languages.primary(project.target_lang))
+      .where(project_id: [nil, project.id], client_id: [nil, project.client_id])
+  }
+end
