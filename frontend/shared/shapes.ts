@@ -368,7 +368,7 @@ export interface Proof {
     untouched: KeptSource
     // Translated and not confirmed; older deliveries do not tell of them.
     drafts?: KeptSource
-    // Elsewhere in the file, as an independent reading sees it.
+    // In other places of the file, as an independent reading sees it.
     otherwise: string[]
   }
   // The same of older deliveries, which knew no more of it.
