@@ -19,14 +19,14 @@ RSpec.describe "Account" do
     expect(page).to have_text("The current password is not correct.")
     fill_in "Current password", with: "cargo-bicycle"
     click_button "Change password"
-    expect(page).to have_text("The password is changed")
+    expect(page).to have_text("Password changed")
     SignIn.create!(user: user, token: "x", used_at: 1.hour.ago, address: "203.0.113.7",
       agent: "Mozilla/5.0 (Windows NT 10.0) Firefox/140.0")
     page.refresh
     expect(page).to have_css(".signed-in li", count: 2)
     expect(page).to have_css(".signed-in li", text: "this browser")
     expect(faults).to eq([])
-    click_button "Sign out there: Firefox, Windows"
+    click_button "Sign out: Firefox, Windows"
     expect(page).to have_css(".signed-in li", count: 1)
     click_button "Sign out everywhere"
     expect(page).to have_button("Sign in")
@@ -58,12 +58,12 @@ RSpec.describe "Account" do
     click_button "Confirm"
     expect(page).to have_css(".recovery-codes li", count: 10)
     recovery = find(".recovery-codes li", match: :first).text
-    expect(page).to have_text("10 recovery codes are left")
+    expect(page).to have_text("10 recovery codes left")
     click_button "Sign out everywhere"
     fill_in "Email", with: user.email
     fill_in "Password", with: "cargo-bicycle"
     click_button "Sign in"
-    expect(page).to have_text("say the code of your second factor")
+    expect(page).to have_text("Enter the code from your authenticator app")
     expect(faults).to eq([])
     fill_in "Code from your authenticator app, or a recovery code", with: recovery
     click_button "Sign in"
@@ -91,7 +91,7 @@ RSpec.describe "Account" do
     File.write(File.join(folder, "failed.json"),
       { at: "2026-11-21T03:00:00Z", message: "The disk is full." }.to_json)
     page.refresh
-    expect(page).to have_text("The last good one was made on 20 Nov 2026")
+    expect(page).to have_text("Last successful backup: 20 Nov 2026")
     expect(page).to have_css(".backups-kept li", text: "5 MB, 2 files, 1,200 records")
     expect(page).to have_css(".alarm", text: "The disk is full.")
   end
@@ -101,7 +101,7 @@ RSpec.describe "Account" do
     visit "/"
     fill_in "Email", with: user.email
     click_button "Forgot password?"
-    expect(page).to have_text("a link to set a new password is on its way")
+    expect(page).to have_text("you will get a link to set a new password")
     visit "/new-password/#{token}"
     expect(faults).to eq([])
     fill_in "New password", with: "a longer one"

@@ -49,7 +49,7 @@ RSpec.describe "Translating ahead", :stand_in do
     fill_in "Address", with: stand_in("translate")
     click_button "Save"
     click_button "Test"
-    expect(page).to have_text("codes came back in their places")
+    expect(page).to have_text("all codes in place")
     find("label", text: "on").click
     eventually { expect(user.machine_services.active.count).to eq(1) }
     expect(faults).to eq([])
@@ -72,7 +72,7 @@ RSpec.describe "Translating ahead", :stand_in do
     behave(fail: 500)
     MachineAnswer.delete_all
     press(:alt, :page_down)
-    expect(page).to have_text("gave no translation")
+    expect(page).to have_text("returned no translation")
     expect(written).to eq("")
   end
 end

@@ -41,7 +41,7 @@ RSpec.describe "Align" do
   before do
     sign_in(user)
     click_link "Align"
-    expect(page).to have_text("Nothing is aligned yet")
+    expect(page).to have_text("No alignments yet")
     expect(faults).to eq([])
     drop
     click_link "course-en"

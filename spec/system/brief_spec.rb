@@ -21,10 +21,10 @@ RSpec.describe "Brief" do
 
   it "takes files one after the other, and out again" do
     drop(file("one.txt", "Check the brakes. Check the tyres."))
-    expect(page).to have_css(".files .small", text: "Text · English · by sentence · options · 2 segments")
+    expect(page).to have_css(".files .small", text: "Text · English · by sentence · Options · 2 segments")
     first(".brief input[type=file]", visible: :all).set(file("two.docx", manual_docx))
     expect(page).to have_text("2 files, 2 to translate")
-    find("[aria-label='Take out: one.txt']").click
+    find("[aria-label='Remove: one.txt']").click
     expect(page).to have_text("1 file, 1 to translate")
     expect(page).to have_no_css(".files .name", text: "one.txt")
     click_button "Undo"
@@ -38,7 +38,7 @@ RSpec.describe "Brief" do
     change("Subject field", "Bicycles, leaflets")
     click_button "one.txt: by sentence"
     click_button "by paragraph"
-    expect(page).to have_css(".files .small", text: "by paragraph · options · 1 segment")
+    expect(page).to have_css(".files .small", text: "by paragraph · Options · 1 segment")
     visit current_path
     expect(page).to have_css("h1", text: "Winter checks")
     expect(page).to have_css("[aria-label='Reference: TRN-X1']")
@@ -60,7 +60,7 @@ RSpec.describe "Brief" do
     make_memory(user, { "Check the tyres." => "Controllare gli pneumatici." }, name: "Second")
     user.memories.create!(name: "Dutch", source_lang: "en-GB", target_lang: "nl-NL")
     drop(file("one.docx", manual_docx([["p", "Check the brakes."], ["p", "Check the tyres."]])))
-    find("[aria-label^='Into:']").click
+    find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
     expect(page).to have_css("[aria-label='Into: Italian, Italy']")
@@ -70,7 +70,7 @@ RSpec.describe "Brief" do
       find(".ant-select-item-option", text: name).click
       expect(page).to have_css(".stock .name", text: name)
     end
-    expect(page).to have_css(".legend li", text: "in context or exact 6")
+    expect(page).to have_css(".legend li", text: "exact or context match 6")
 
     click_button "Second: learns when I deliver"
     click_button "Move up"
@@ -96,13 +96,13 @@ RSpec.describe "Brief" do
     drop(file("left.txt", "Check the brakes."))
     click_link "Glossema"
     expect(page).to have_css(".side-list", text: "Left")
-    click_button "Put away: Left"
+    click_button "Delete: Left"
     expect(page).to have_no_css(".side-list")
     click_button "Your menu: Ines Calloway"
     click_link "Trash"
     expect(faults).to eq([])
-    click_button "Bring back: Left"
-    expect(page).to have_text("Nothing was thrown away")
+    click_button "Restore: Left"
+    expect(page).to have_text("The Trash is empty")
     click_link "Glossema"
     expect(page).to have_css(".side-list", text: "Left")
   end
@@ -110,8 +110,8 @@ RSpec.describe "Brief" do
   it "says what would stay out before it begins, and begins without it when told so" do
     drop(file("good.txt", "Check the brakes before you ride, and ride slowly in the rain."),
       file("broken.docx", manual_docx[0, 900]))
-    expect(page).to have_css(".files .alarm", text: "Not imported: broken.docx is damaged")
-    find("[aria-label^='Into:']").click
+    expect(page).to have_css(".files .alarm", text: "Not imported: broken.docx was not imported")
+    find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
     expect(page).to have_css("[aria-label='Into: Italian, Italy']")

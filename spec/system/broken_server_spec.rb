@@ -38,7 +38,7 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
 
     server.kill
     type(" prima di partire.")
-    expect(page).to have_css("[role=status]", text: "The server does not answer. 1 text waits safely")
+    expect(page).to have_css("[role=status]", text: "The server is not responding. 1 text is saved")
     press(:control, :enter)
     expect(card).to have_css(".source", text: "Load the box")
     type("Caricare il cassone")
@@ -51,7 +51,7 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
 
     server.full do
       type(" dal davanti, con calma")
-      expect(page).to have_css("[role=status]", text: "The disk of the server is full. 1 text waits safely")
+      expect(page).to have_css("[role=status]", text: "The server’s disk is full. 1 text is saved")
       expect(server.on_disk(1).first).to eq("Caricare il cassone")
     end
     eventually(30) { expect(server.on_disk(1).first).to eq("Caricare il cassone dal davanti, con calma") }

@@ -24,14 +24,14 @@ RSpec.describe "Check" do
   it "shows what and where, narrows by several conditions, orders, and leads to the text" do
     expect(messages).to eq(["must fix: 12 in the source is 13 in the target.",
                             "have a look: “la” is repeated.",
-                            "have a look: There are two spaces in a row."])
+                            "have a look: There are double spaces."])
     expect(page).to have_css(".must-fix .finding .target mark", text: "13")
     expect(faults).to eq([])
     click_button "spaces 1"
-    expect(page).to have_css(".findings > li", count: 1, text: "two spaces")
+    expect(page).to have_css(".findings > li", count: 1, text: "double spaces")
     click_button "must fix 0"
     expect(page).to have_css(".findings > li", count: 0)
-    click_button "everything 3"
+    click_button "all 3"
     click_button "by type"
     expect(page).to have_css(".findings .heading h2", text: "letters and words")
     walk_to(1)
@@ -55,7 +55,7 @@ RSpec.describe "Check" do
     expect(page).to have_css(".pair .found-mark.look", count: 2)
     click_button "Filter segments"
     find(".filter label", text: "with “must fix” findings").click
-    expect(page).to have_button("Narrow the text: with something that must be fixed")
+    expect(page).to have_button("Filter segments: with “must fix” findings")
     press(:escape)
     expect(page).to have_no_css(".filter")
     expect(page).to have_css(".row", count: 1, text: "It weighs 12 kg.")
@@ -110,11 +110,11 @@ RSpec.describe "Check" do
     press(:enter)
     expect(page).to have_css(".findings > li", count: 2)
     click_button "let stand 1"
-    expect(page).to have_css(".findings > li", text: "let stand here by #{user.name}")
+    expect(page).to have_css(".findings > li", text: "let stand by #{user.name}")
     expect(page).to have_css(".findings > li", text: "as the client printed it")
     click_button "Reopen finding"
     expect(page).to have_css(".findings > li", count: 0)
-    click_button "everything 3"
+    click_button "all 3"
     expect(page).to have_css(".findings > li", count: 3)
     walk_to(0)
     press(:alt, :backspace)
@@ -131,7 +131,7 @@ RSpec.describe "Check" do
     one.confirm("Oliare la catena.", origin: { "kind" => "typed" }, by: user)
     two.reload.confirm("Lubrificare la catena.", origin: { "kind" => "typed" }, by: user)
     visit "/projects/#{other.id}/check"
-    expect(page).to have_css(".findings > li", count: 2, text: "Translated otherwise at")
+    expect(page).to have_css(".findings > li", count: 2, text: "Translated differently in")
     first(:button, "Use this translation there").click
     expect(page).to have_css(".findings > li", count: 0)
     expect(on_disk(two)).to have_attributes(target: "Oliare la catena.", state: "translated")
@@ -142,15 +142,15 @@ RSpec.describe "Check" do
   it "lists words that no dictionary knows, corrects one everywhere and keeps one as right" do
     segments[3].reload.confirm("Montare il xyzzy e la catenna.", origin: { "kind" => "typed" }, by: user)
     visit "/projects/#{project.id}/check/words"
-    expect(page).to have_text("2 words in 2 places")
+    expect(page).to have_text("2 words in 2 segments")
     find(".misspelt-words > li", text: /\Axyzzy/).click_button("Add to my words")
-    expect(page).to have_text("1 word in one place")
+    expect(page).to have_text("1 word in 1 segment")
     find(".misspelt-words .word", text: "catenna").click
     expect(page).to have_css(".correcting .suggestion")
     expect(faults).to eq([])
     fill_in "Correct “catenna” to", with: "catena"
     click_button "Correct everywhere"
-    expect(page).to have_text("Every word is in the dictionary")
+    expect(page).to have_text("No misspelled or unknown words")
     expect(on_disk(segments[3]).target).to eq("Montare il xyzzy e la catena.")
     click_button "Undo"
     eventually { expect(on_disk(segments[3]).target).to eq("Montare il xyzzy e la catenna.") }
@@ -183,7 +183,7 @@ RSpec.describe "Check" do
     expect(page).to have_text("Finding in this text.")
     expect(faults).to eq([])
     fill_in "Target expression", with: "("
-    expect(page).to have_css("[role=alert]", text: "expression that cannot be one")
+    expect(page).to have_css("[role=alert]", text: "is not a valid regular expression")
     fill_in "Target expression", with: "^Ferm"
     click_button "Save for this project"
     expect(page).to have_text("Profile of this project")

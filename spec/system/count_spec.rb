@@ -48,7 +48,7 @@ RSpec.describe "Counting and quoting" do
     fill_in "Rate", with: "0.12"
     fill_in "Minimum fee", with: "1"
     click_button "Save rates"
-    expect(page).to have_css(".rate-card", text: "0.12 a word")
+    expect(page).to have_css(".rate-card", text: "0.12 per word")
 
     visit "/"
     find("input[type=file]", visible: :all).set(files)
@@ -66,7 +66,7 @@ RSpec.describe "Counting and quoting" do
 
     click_link "Count"
     click_button "Count again"
-    expect(page).to have_css(".report-head", text: "against 1 memory")
+    expect(page).to have_css(".report-head", text: "memories: 1 memory")
     click_button "Compare without memories"
     expect(page).to have_css(".bars .bar", count: 2)
     row = find(".bands tr", text: "exact match")
@@ -119,9 +119,9 @@ RSpec.describe "Counting and quoting" do
     expect(page).to have_css("h1", text: "No projects yet")
     click_link "Quick count"
     find("input[type=file]", visible: :all).set([files.first, damaged])
-    expect(page).to have_css(".quick-files .alarm", text: "broken.docx is damaged")
+    expect(page).to have_css(".quick-files .alarm", text: "broken.docx was not imported")
     click_button "Count"
-    expect(page).to have_css(".report-head h1", text: "as much work as")
+    expect(page).to have_css(".report-head h1", text: "weighted words")
     expect(Report.kept).to be_empty
     click_button "Save count"
     fill_in "Count name", with: "For Femke"

@@ -12,7 +12,7 @@ RSpec.describe "Cutting" do
     sign_in(user)
     find("input[type=file]", visible: :all).set(File.expand_path("demo/formats/prices.xlsx"))
     expect(page).to have_css(".files .small", text: "7 segments")
-    click_button "options: prices.xlsx"
+    click_button "Options: prices.xlsx"
     within("[role=dialog]") do
       expect(find("label", text: "Hidden sheets")).to have_unchecked_field(visible: :all)
       find("label", text: "Sheet names not used in formulas").click
@@ -21,14 +21,14 @@ RSpec.describe "Cutting" do
       click_button "Read file with these options"
     end
     expect(page).to have_css(".files .small", text: "2 options changed · 4 segments")
-    click_button "options: prices.xlsx"
+    click_button "Options: prices.xlsx"
     fill_in "Cell ranges", with: "from here to there"
     click_button "Read file with these options"
     expect(page).to have_css(
       ".files .alarm",
       text: "Not imported: prices.xlsx: “from here to there” is not a range"
     )
-    click_button "options: prices.xlsx"
+    click_button "Options: prices.xlsx"
     find_field("Cell ranges").set("", clear: :backspace)
     click_button "Read file with these options"
     expect(page).to have_css(".files .small", text: "1 option changed · 6 segments")
@@ -61,7 +61,7 @@ RSpec.describe "Cutting" do
     )
 
     click_button "Add rule"
-    find("[aria-label='What stands before, rule 1']").set("(")
+    find("[aria-label='Text before the break, rule 1']").set("(")
     expect(page).to have_css("[role=alert]", text: "The rule “(” is not a regular expression")
     expect(page).to have_button("Save for this project", disabled: true)
     click_button "Delete rule 1"
@@ -71,7 +71,7 @@ RSpec.describe "Cutting" do
     find("input[type=file]", visible: :all).set(
       file("own.srx", Glossema::Segmentation::Srx.default.excepting("en", "box.").xml)
     )
-    expect(page).to have_text("1 translated segment has no place of its own any more", wait: 25)
+    expect(page).to have_text("1 translated segment no longer matches a segment", wait: 25)
     click_button "Segment again"
     eventually { expect(sources(document).first).to eq("Load approx. Half the box. Then go.") }
   end
@@ -154,13 +154,13 @@ RSpec.describe "Cutting" do
       segment.confirm("IT #{segment.source}", origin: { "kind" => "typed" }, by: user)
     end
     sign_in(user, to: "/projects/#{project.id}/brief")
-    find("input[aria-label='new version: leaflet.txt']", visible: :all).set(
+    find("input[aria-label='New version …: leaflet.txt']", visible: :all).set(
       file(
         "leaflet-2.txt",
         "Load approx. Half the box. Then go.\nCheck the blue brake lever twice.\nA last word.\n"
       )
     )
-    expect(page).to have_css(".version", text: "leaflet-2.txt would change the text like this:")
+    expect(page).to have_css(".version", text: "leaflet-2.txt changes in the new version:")
     expect(all(".version li").map(&:text)).to eq(
       [
         "2 segments unchanged (7 words), with their translations and history",

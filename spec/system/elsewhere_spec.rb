@@ -28,12 +28,12 @@ RSpec.describe "Other servers", :stand_in do
     fill_in "Server address", with: address
     fill_in "Access key (if required)", with: "wrong"
     click_button "Connect"
-    expect(page).to have_text("127.0.0.1 does not accept the key.")
+    expect(page).to have_text("127.0.0.1 does not accept the access key.")
     fill_in "Access key (if required)", with: WithStandIn::KEY
     click_button "Connect"
-    expect(page).to have_css(".held-there li", text: "English → Italian · 55 units · to read")
+    expect(page).to have_css(".held-there li", text: "English → Italian · 55 units · can view")
     expect(faults).to eq([])
-    click_button "Attach it: Open sentences, English and Italian"
+    click_button "Connect: Open sentences, English and Italian"
     click_link "Open sentences, English and Italian"
     fill_in "Search on the server", with: "helmet"
     expect(page).to have_css(".hits li", text: "Indossare sempre il casco.")
@@ -50,8 +50,8 @@ RSpec.describe "Other servers", :stand_in do
     press(:control, :shift, "1")
     eventually { expect(written).to eq("Indossare sempre il casco.") }
 
-    { { slow: 4 } => "did not answer within 1 s", { fail: 503 } => "status 503",
-      { garble: "html" } => "no answer to what it was asked" }.each_with_index do |(how, why), index|
+    { { slow: 4 } => "no response within 1 s", { fail: 503 } => "status 503",
+      { garble: "html" } => "Its response was not valid" }.each_with_index do |(how, why), index|
       anew(how)
       open_segment(sentences[index + 1])
       type("Scritto #{index}")
@@ -87,7 +87,7 @@ RSpec.describe "Other servers", :stand_in do
     visit "/memories/#{memory.id}"
     expect(page).to have_css(".remote-keys li", text: "Anneke’s office")
     expect(page).to have_no_text(key)
-    click_button "withdraw it: Anneke’s office"
+    click_button "Revoke key: Anneke’s office"
     expect(page).to have_no_css(".remote-keys li")
     expect { speaker.describe }.to raise_error(Glossema::Refused, /does not accept the key/)
   end
@@ -106,7 +106,7 @@ RSpec.describe "Other servers", :stand_in do
     expect(page).to have_css(".offers-there li", text: "Boarding with bicycles")
     expect(faults).to eq([])
     click_button "Open it: Boarding with bicycles"
-    expect(page).to have_text("what you deliver goes straight there")
+    expect(page).to have_text("Deliveries are sent there directly")
     expect(page).to have_css(".stock li", text: "on Harbour Lane Translations")
     click_button "Create project"
     expect(page).to have_css(".card .term-pairs, .pair")
@@ -118,13 +118,13 @@ RSpec.describe "Other servers", :stand_in do
     click_link "Deliver"
     tell(server, "behaviour", fail: 503)
     click_button "Deliver anyway"
-    expect(page).to have_text("On its way to the client’s server. 127.0.0.1 gave no answer")
+    expect(page).to have_text("Sending to the client’s server … No response from 127.0.0.1")
     tell(server, "behaviour", {})
     click_button "Send again"
     expect(page).to have_text("receipt HL-0001, 2 files")
     delivered = JSON.parse(Net::HTTP.get(URI("#{server}/delivered")))
     expect(delivered.map { |one| one["times"] }).to eq([1])
-    tell(server, "withdraw", project: "hl-310", reason: "The line is closed.")
+    tell(server, "Revoke", project: "hl-310", reason: "The line is closed.")
     AskServerJob.perform_now
     visit page.current_path
     expect(page).to have_css(".taken-back", text: "The line is closed.")

@@ -82,7 +82,7 @@ RSpec.describe "The first job" do
     expect(editor).to have_text("Ricontrollare le cinghie.")
     expect(faults).to eq([])
     press(:control, :enter)
-    expect(page).to have_css("[role=status]", text: "Every segment is done")
+    expect(page).to have_css("[role=status]", text: "All segments are confirmed")
     expect(page).to have_css(".top .amount", text: /(\d+) of \1 words/)
 
     click_link "Deliver"

@@ -59,7 +59,7 @@ RSpec.describe "Keyboard" do
     opens("Client:", /\AClient\z/)
     opens("Due:", /\ADue\z/)
     opens("one.txt: by sentence", /by sentence/)
-    opens("options: one.txt", /./)
+    opens("Options: one.txt", /./)
     find("[aria-label^='Add a memory:']").click
     find(".ant-select-item-option", text: "First").click
     expect(page).to have_css(".stock .name", text: "First")
@@ -69,7 +69,7 @@ RSpec.describe "Keyboard" do
     press(:escape)
     eventually { expect(focus).to start_with("First:") }
 
-    to("Take out: one.txt")
+    to("Remove: one.txt")
     press(:enter)
     expect(page).to have_no_css(".files .name")
     sleep 0.3
@@ -80,7 +80,7 @@ RSpec.describe "Keyboard" do
     brief
     palette("one.txt: by paragraph")
     expect(page).to have_css(".files .small", text: "by paragraph")
-    palette("options: one.txt")
+    palette("Options: one.txt")
     expect(page).to have_css(".options")
     eventually { expect(page.evaluate_script("!!document.activeElement.closest('.options')")).to be(true) }
     press(:escape)
@@ -88,7 +88,7 @@ RSpec.describe "Keyboard" do
 
     palette("Create project")
     expect(page).to have_css(".card")
-    palette("matches are shown from: 70")
+    palette("minimum score of matches shown: 70")
     eventually { expect(user.reload.preferences["floor"]).to eq(70) }
     palette("which segments are shown: what is unf")
     expect(page).to have_css("[aria-label^='Which segments are shown: what is unfinished']")

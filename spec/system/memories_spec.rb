@@ -40,7 +40,7 @@ RSpec.describe "Memories" do
     )
     find("input[aria-label='Bring units in: Life’s work']", visible: :all).set(tmx)
     within("[role=dialog]") do
-      find("label", text: "the newer one takes the place").click
+      find("label", text: "use the newer translation").click
       expect(faults).to eq([])
       click_button "Import"
     end
@@ -58,7 +58,7 @@ RSpec.describe "Memories" do
 
     click_link "← Memories"
     click_button "Delete: Life’s work"
-    expect(page).to have_text("No memory yet.")
+    expect(page).to have_text("No memories yet.")
     click_button "Undo"
     expect(page).to have_css("h2", text: "Life’s work")
   end
@@ -95,7 +95,7 @@ RSpec.describe "Memories" do
     expect(page).to have_css(".unit", count: 4)
     find(".facets button", text: "Pell & Rook").click
     expect(page).to have_css(".unit", count: 1)
-    find("input[aria-label='Choose: Ask your dealer.']", visible: :all).click
+    find("input[aria-label='Select: Ask your dealer.']", visible: :all).click
     click_button "Delete"
     expect(page).to have_text("1 unit deleted")
     expect(page).to have_text("No units found.")
@@ -125,7 +125,7 @@ RSpec.describe "Memories" do
               "chain.\n"
           )
         end
-    attach_file("Bring units in: Tarnholt, delivered", table, make_visible: true)
+    attach_file("Import units: Tarnholt, delivered", table, make_visible: true)
     expect(column("Source column")).to have_text("C · English")
     expect(column("Target column")).to have_text("B · italiano")
     expect(page).to have_css(".table-look td.used", text: "Oil the chain.")
@@ -137,7 +137,7 @@ RSpec.describe "Memories" do
     expect(page).to have_css(".unit", text: "Serrare i bulloni.")
     expect(memory.units.find_by(source: "Oil the chain.").target).to eq("Oliare la catena.")
     broken = Rails.root.join("tmp/broken.tmx").tap { |path| path.write("<html></html>") }
-    attach_file("Bring units in: Tarnholt, delivered", broken, make_visible: true)
+    attach_file("Import units: Tarnholt, delivered", broken, make_visible: true)
     click_button "Import"
     expect(page).to have_text("broken.tmx is not a TMX file: its root element is <html>.")
   ensure
@@ -156,7 +156,7 @@ RSpec.describe "Memories" do
     expect(card).to have_css(".proposals mark", text: "80")
     expect(card).to have_css(".adapted", text: "adapted: 60 → 80")
     click_button "Why 94"
-    expect(card).to have_css(".why", text: "99, less 5 memory")
+    expect(card).to have_css(".why", text: "99, minus 5 memory")
     expect(faults).to eq([])
     press(:alt, :enter)
     expect(editor.text).to eq("Il pianale porta fino a 80 kg.")
@@ -177,7 +177,7 @@ RSpec.describe "Memories" do
     expect(faults).to eq([])
     fill_in "Search text", with: "straps checking"
     expect(page).to have_text("No results.")
-    click_button "How the words are looked for: in this order"
+    click_button "Search mode: exact phrase"
     click_button "including inflected forms"
     expect(page).to have_css(".hits", text: "Controllare le cinghie.")
     click_button "Insert at cursor"

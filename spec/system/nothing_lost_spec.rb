@@ -12,7 +12,7 @@ RSpec.describe "Nothing typed is lost" do
 
   it "is on disk within a second" do
     type("Il pianale")
-    expect(card).to have_css(".foot", text: "draft kept")
+    expect(card).to have_css(".foot", text: "draft saved")
     sleep 0.6
     expect(on_disk(segments[0])).to have_attributes(target: "Il pianale", state: "draft")
   end
@@ -105,7 +105,7 @@ RSpec.describe "Nothing typed is lost" do
   it "waits for its owner when the session has ended, and goes in when she is back" do
     sign_out
     type("Senza sessione")
-    expect(page).to have_css("[role=status]", text: "You are signed out. 1 text waits")
+    expect(page).to have_css("[role=status]", text: "You are signed out. Sign in to send 1 text")
     other = make_user("Anneke Vos")
     sign_in(other)
     sleep 1
@@ -119,7 +119,7 @@ RSpec.describe "Nothing typed is lost" do
   it "keeps a text whose segment is gone until it is put away" do
     network(offline: true)
     type("Senza posto")
-    expect(page).to have_css("[role=status]", text: "waits safely")
+    expect(page).to have_css("[role=status]", text: "saved in this browser")
     project.documents.first.move_to_trash(by: user)
     Segment.discard(Segment.where(id: segments[0].id))
     network(offline: false)

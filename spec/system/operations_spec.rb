@@ -18,7 +18,7 @@ RSpec.describe "Operations" do
     path = File.join(Dir.mktmpdir, name)
     File.write(path, "source\ttarget\n#{texts.map { |text| "#{text}\tIn italiano: #{text}" }.join("\n")}")
     visit "/memories/#{memory.id}"
-    attach_file("Bring units in: #{memory.name}", path, make_visible: true)
+    attach_file("Import units: #{memory.name}", path, make_visible: true)
     click_button "Import"
   end
 

@@ -46,10 +46,10 @@ RSpec.describe "A pass inside" do
     expect(page).to have_css(".passage ins", text: "Arrestarsi")
     expect(on_disk(segments[2])).to have_attributes(target: "Arrestarsi.", state: "reviewed")
     press(:control, :enter)
-    expect(page).to have_text("3 of 3 segments read, 0 words left")
+    expect(page).to have_text("3 of 3 segments reviewed, 0 words left")
     expect(page).to have_no_css(".passage.open")
     click_button "Close round"
-    expect(page).to have_text("The round is closed")
+    expect(page).to have_text("Round closed")
     expect(page).to have_button("Continue this round")
   end
 
@@ -87,7 +87,7 @@ RSpec.describe "A pass inside" do
     click_button "Invite reviser"
     expect(page).to have_css("h1", text: "Reviser: Matteo Ferrante")
     Capybara.using_session(:colleague) { read_as_colleague }
-    expect(page).to have_text("1 of 3 segments read")
+    expect(page).to have_text("1 of 3 segments reviewed")
     expect(page).to have_css(".passage ins", text: "Verificare")
     click_button "1 change to decide"
     expect(page).to have_css("h1", text: "Changes by Matteo Ferrante")

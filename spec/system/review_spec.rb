@@ -46,20 +46,20 @@ RSpec.describe "Review" do
     expect(page).to have_css(".changes .refused", text: "Missing codes: {1}.")
     expect(faults).to eq([])
     find(".changes li:first-child .fix").send_keys(:enter)
-    expect(page).to have_text("1 taken, 0 left, 2 to decide")
+    expect(page).to have_text("1 accepted, 0 rejected, 2 to decide")
     expect(on_disk(segments[0])).to have_attributes(target: "Verificare la catena.", state: "reviewed")
     eventually { expect(page.evaluate_script("document.activeElement.dataset.walked")).to eq("true") }
     press(:backspace)
-    expect(page).to have_text("1 taken, 1 left, 1 to decide")
+    expect(page).to have_text("1 accepted, 1 rejected, 1 to decide")
     click_button "Undo all decisions"
-    expect(page).to have_text("0 taken, 0 left, 3 to decide")
+    expect(page).to have_text("0 accepted, 0 rejected, 3 to decide")
     eventually { expect(on_disk(segments[0]).target).to eq("Controllare la catena.") }
     click_button "Accept and restore codes"
-    expect(page).to have_text("1 taken, 0 left, 2 to decide")
+    expect(page).to have_text("1 accepted, 0 rejected, 2 to decide")
     click_button "Accept all remaining (2)"
-    expect(page).to have_text("3 taken, 0 left, 0 to decide")
+    expect(page).to have_text("3 accepted, 0 rejected, 0 to decide")
     click_button "Close round"
-    expect(page).to have_text("The round is closed")
+    expect(page).to have_text("Round closed")
     visit "/projects/#{project.id}/translate##{segments[0].id}"
     expect(page).to have_css(".card .foot", text: "from review by Matteo Ferrante")
   end
@@ -151,7 +151,7 @@ RSpec.describe "Review" do
     find("label", text: "review sheet (DOCX)").click
     fill_in "Reviser", with: "Matteo Ferrante"
     click_button "Create"
-    expect(page).to have_text("out since")
+    expect(page).to have_text("sent ")
     eventually { expect(on_disk_round.base.keys).to eq([segments[0].id.to_s]) }
   end
 

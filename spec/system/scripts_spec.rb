@@ -23,7 +23,7 @@ RSpec.describe "Other scripts" do
       )
     expect(caret).to be > 200
     press(:control, :enter)
-    expect(page).to have_css("[role=status]", text: "Every segment is done")
+    expect(page).to have_css("[role=status]", text: "All segments are confirmed")
     eventually do
       expect(on_disk(segment)).to have_attributes(target: "افحص المكابح الـ 2.", state: "translated")
     end

@@ -24,7 +24,7 @@ RSpec.describe "SegmentFilter and replacing" do
     expect(page).to have_css(".row", count: 3)
     choose_in_box("draft")
     expect(page).to have_css(".row", count: 1, text: "Clean the pad.")
-    expect(page).to have_button("Narrow the text: with “PAD”, draft")
+    expect(page).to have_button("Filter segments: contains “PAD”, draft")
     press(:escape)
     click_button "Leave out: with “PAD”"
     expect(page).to have_css(".filter-sentence", text: "draft")
@@ -50,7 +50,7 @@ RSpec.describe "SegmentFilter and replacing" do
     visit "/"
     visit "/projects/#{project.id}/translate"
     expect(page).to have_css(".row", count: 3)
-    expect(page).to have_button("Narrow the text: with “pad”")
+    expect(page).to have_button("Filter segments: contains “pad”")
     visit "/projects/#{project.id}/translate##{segments[2].id}"
     expect(page).to have_css(".card .source", text: "Stop.")
     expect(page).to have_css(".row", count: 4)

@@ -46,7 +46,7 @@ RSpec.describe "A shared memory" do
     click_button "Stop sharing"
     expect(page).to have_no_css(".sharing li")
     colleague do
-      expect(page).to have_text("“Bicycles” was taken back by Ines Calloway.")
+      expect(page).to have_text("Ines Calloway stopped sharing “Bicycles”.")
       expect(page).to have_css(".card .proposals", text: "No matches in the memories.")
     end
   end

@@ -138,7 +138,7 @@ RSpec.describe "Terms" do
   it "makes a termbase, adds and edits entries, takes a file in, and undoes" do
     sign_in(user)
     click_link "Termbases"
-    expect(page).to have_text("A termbase holds the terms of a client")
+    expect(page).to have_text("No termbases yet")
     click_button "New termbase"
     fill_in "Name", with: "General"
     press(:enter)
@@ -178,7 +178,7 @@ RSpec.describe "Terms" do
                                 ["Check the spokes.", "Controllare i raggi."],
                                 ["Loose spokes break.", "I raggi allentati si rompono."]])
     sign_in(user, to: "/termbases/#{termbase.id}/candidates")
-    expect(page).to have_text("Nothing waits for a decision.")
+    expect(page).to have_text("No candidates to decide.")
     click_button "project or memory"
     type("Tarnholt, delivered")
     press(:enter)
@@ -196,7 +196,7 @@ RSpec.describe "Terms" do
     press(:control, "a")
     type("scelto")
     press(:enter)
-    expect(page).to have_text("is in the termbase.")
+    expect(page).to have_text("Added to the termbase")
     expect(termbase.entries.there.map { |one| one.entry.in("it").first.terms.first.text }).to eq(["scelto"])
     click_button "Postponed"
     expect(page).to have_css(".candidate", count: 1, text: decided[0])

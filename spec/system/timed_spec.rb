@@ -35,7 +35,7 @@ RSpec.describe "Subtitles" do
     expect(faults).to eq([])
     open_cue("never on the front rack")
     eventually { expect(time).to be_within(0.05).of(4.1) }
-    expect(page).to have_css(".card .cue-sentence", text: "The sentence began in 2: Heavy things go low,")
+    expect(page).to have_css(".card .cue-sentence", text: "The sentence starts in cue 2: Heavy things go low,")
     type("mai davanti")
     expect(page).to have_css(".film .subtitle", text: "mai davanti")
     # The sound under the cues: loud where somebody speaks.
@@ -69,9 +69,9 @@ RSpec.describe "Subtitles" do
 
   it "are measured while they are written, and broken by key" do
     open_cue("Before you load")
-    expect(page).to have_css(".meter[aria-label='a second']", text: "0 of 17")
+    expect(page).to have_css(".meter[aria-label='per second']", text: "0 of 17")
     type("Prima di caricare, mettere la bici sul cavalletto.")
-    expect(page).to have_css(".meter.over[aria-label='a second']", text: "25 of 17")
+    expect(page).to have_css(".meter.over[aria-label='per second']", text: "25 of 17")
     expect(page).to have_css(".meter.over[aria-label='line 1']", text: "50 of 42")
     expect(page).to have_text("16 characters too many for the time")
     press(:alt, "b")

@@ -24,7 +24,7 @@ RSpec.describe "Translate" do
     eventually { expect(project.segments.first.reload.target).to eq("Fino a {1}80 kg") }
     expect(card).to have_css(".foot", text: "Codes to insert")
     press(:control, :enter)
-    expect(page).to have_css(".said", text: "Segment 1 is saved with a warning: Codes are missing: {/1}.")
+    expect(page).to have_css(".said", text: "Segment 1 is saved with a warning: Missing codes: {/1}.")
   end
 
   it "goes where she wants by key and palette, marks, filters and folds" do
@@ -40,7 +40,7 @@ RSpec.describe "Translate" do
     type("next unfin")
     press(:enter)
     expect(page).to have_css(".card")
-    click_button "Which segments are shown: everything"
+    click_button "Segments shown: all segments"
     click_button "bookmarked segments"
     expect(page).to have_css(".pair, .card", count: 1)
     press(:alt, "p")

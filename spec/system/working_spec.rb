@@ -121,7 +121,7 @@ RSpec.describe "Working in Translate" do
     find("[aria-label^='Carry over the next number']").click
     press(:alt, "t")
     expect(page).to have_css("[role=alert]",
-      text: "Alt+T is already assigned to “Add the marked term and its translation”.")
+      text: "Alt+T is already assigned to “Add term”.")
     find("[aria-label^='Carry over the next number']").click
     press(:control, "g")
     eventually { expect(user.reload.preferences["keys"]).to eq("carry" => "Ctrl+G") }
