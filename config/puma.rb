@@ -1,5 +1,8 @@
 require_relative "../lib/server_lock"
-ServerLock.hold(ENV.fetch("GLOSSEMA_DATA", File.expand_path("../storage", __dir__)))
+# Servers of specs, which run side by side, have databases of their own (TEST_ENV_NUMBER).
+unless ENV["RAILS_ENV"] == "test"
+  ServerLock.hold(ENV.fetch("GLOSSEMA_DATA", File.expand_path("../storage", __dir__)))
+end
 
 # One process: web requests, the cable, and the queue's workers as threads.
 threads 3, 5

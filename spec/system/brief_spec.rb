@@ -63,9 +63,9 @@ RSpec.describe "Brief" do
     find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
-    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
     %w[First Second].each do |name|
-      find("[aria-label^='Add a memory:']").click
+      find("[aria-label^='Add memory:']").click
       expect(page).to have_no_css(".ant-select-item-option", text: "Dutch")
       find(".ant-select-item-option", text: name).click
       expect(page).to have_css(".stock .name", text: name)
@@ -82,7 +82,7 @@ RSpec.describe "Brief" do
       [["Second", "deliver", false], ["First", "deliver", true]]
     )
 
-    find("[aria-label^='Add a memory:']").click
+    find("[aria-label^='Add memory:']").click
     type("Spring work")
     press(:enter)
     expect(page).to have_css(".stock .name", text: "Spring work")
@@ -114,7 +114,7 @@ RSpec.describe "Brief" do
     find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
-    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
     click_button "Create project"
     expect(page).to have_css("[role=alert]", text: "This file would not be included: broken.docx")
     eventually do

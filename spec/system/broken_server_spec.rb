@@ -21,10 +21,10 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
     path = File.join(Dir.mktmpdir, "leaflet.txt")
     File.write(path, "Check the brakes before you ride.\nLoad the box from the front.\nRide slowly.\n")
     find("input[type=file]", visible: :all).set(path)
-    find("[aria-label^='Into:']").click
+    find("[aria-label^='Target language:']").click
     type("italian, it")
     press(:enter)
-    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
     click_button "Create project"
     expect(card).to have_css(".source", text: "Check the brakes")
   end

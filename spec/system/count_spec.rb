@@ -53,14 +53,14 @@ RSpec.describe "Counting and quoting" do
     visit "/"
     find("input[type=file]", visible: :all).set(files)
     expect(page).to have_css(".files .name", count: 3)
-    find("[aria-label^='Into:']").click
+    find("[aria-label^='Target language:']").click
     type("italian, it")
     press(:enter)
     find("[aria-label^='Client:']").click
     type("tarn")
     press(:enter)
-    expect(page).to have_css("[aria-label='Subject: Bicycles']")
-    find("[aria-label^='Add a memory:']").click
+    expect(page).to have_css("[aria-label='Subject field: Bicycles']")
+    find("[aria-label^='Add memory:']").click
     find(".ant-select-item-option", text: "Tarnholt, delivered").click
     expect(page).to have_css(".stock .name", text: "Tarnholt, delivered")
 
@@ -89,11 +89,11 @@ RSpec.describe "Counting and quoting" do
 
     click_link quote.number
     expect(page).to have_css(".letter .total", text: shown)
-    find("[aria-label^='Language of the letter']").click
+    find("[aria-label^='Language of the quote']").click
     click_button "Italiano"
     expect(page).to have_css(".letter[lang=it] .total", text: "Totale")
     expect(page).to have_css(".letter .total", text: shown.tr(".", ","))
-    find("[aria-label^='Language of the letter']").click
+    find("[aria-label^='Language of the quote']").click
     click_button "English"
     expect(page).to have_css(".letter[lang=en] .total", text: shown)
     click_link "XLSX"
@@ -140,7 +140,7 @@ RSpec.describe "Counting and quoting" do
     project.save_as_template("Tarnholt manuals")
     sign_in(user)
     click_button "New from “Tarnholt manuals”"
-    expect(page).to have_css("[aria-label='Subject: Bicycles']")
+    expect(page).to have_css("[aria-label='Subject field: Bicycles']")
     all("input[type=file]", visible: :all).first.set(files.first)
     expect(page).to have_css(".files .name", text: "manual.txt")
     click_button "Create project"

@@ -62,7 +62,7 @@ RSpec.describe "Cutting" do
 
     click_button "Add rule"
     find("[aria-label='Text before the break, rule 1']").set("(")
-    expect(page).to have_css("[role=alert]", text: "The rule “(” is not a regular expression")
+    expect(page).to have_css("[role=alert]", text: "The rule “(” is not a valid regular expression")
     expect(page).to have_button("Save for this project", disabled: true)
     click_button "Delete rule 1"
     click_button "Reset to the rules for all projects"
@@ -191,9 +191,9 @@ RSpec.describe "Cutting" do
     sign_in(user)
     find("input[type=file]", visible: :all).set(names.map { |name| File.expand_path("demo/formats/#{name}") })
     expect(page).to have_text("10 files, 10 to translate", wait: 30)
-    find("[aria-label^='Into:']").click
-    find("input[aria-label='Into']").set("it-IT").send_keys(:enter)
-    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    find("[aria-label^='Target language:']").click
+    find("input[aria-label='Target language']").set("it-IT").send_keys(:enter)
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
     expect(page).to have_button("Create project", disabled: false)
     click_button "Create project"
     expect(page).to have_css(".card", wait: 15)

@@ -89,7 +89,7 @@ RSpec.describe "Other servers", :stand_in do
     expect(page).to have_no_text(key)
     click_button "Revoke key: Anneke’s office"
     expect(page).to have_no_css(".remote-keys li")
-    expect { speaker.describe }.to raise_error(Glossema::Refused, /does not accept the key/)
+    expect { speaker.describe }.to raise_error(Glossema::Refused, /does not accept the access key/)
   end
 
   it "offer projects, which are opened, delivered straight there with a receipt, and taken back" do
@@ -105,7 +105,7 @@ RSpec.describe "Other servers", :stand_in do
     click_link "Today"
     expect(page).to have_css(".offers-there li", text: "Boarding with bicycles")
     expect(faults).to eq([])
-    click_button "Open it: Boarding with bicycles"
+    click_button "Open project: Boarding with bicycles"
     expect(page).to have_text("Deliveries are sent there directly")
     expect(page).to have_css(".stock li", text: "on Harbour Lane Translations")
     click_button "Create project"

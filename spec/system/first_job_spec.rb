@@ -32,15 +32,15 @@ RSpec.describe "The first job" do
     find("input[type=file]", visible: :all).set(file)
     expect(page).to have_css(".files .name", text: "owners-manual.docx")
     expect(page).to have_css(".sum .figures", text: "words, including")
-    find("[aria-label^='Into:']").click
+    find("[aria-label^='Target language:']").click
     type("italian, it")
     press(:enter)
-    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
     find("[aria-label^='Client:']").click
     type("tarn")
     press(:enter)
     expect(page).to have_css("[aria-label='Client: Tarnholt Cargo Cycles']")
-    find("[aria-label^='Add a memory:']").click
+    find("[aria-label^='Add memory:']").click
     find(".ant-select-item-option", text: "Tarnholt, delivered").click
     expect(page).to have_css(".stock .name", text: "Tarnholt, delivered")
     expect(faults).to eq([])

@@ -46,21 +46,21 @@ RSpec.describe "Keyboard" do
       visible: :all).set([file("one.txt",
         "Check the brakes before you ride. Ride slowly in the rain, and load the box from the front.\n")])
     expect(page).to have_css(".files .figure", text: /\d/)
-    find("[aria-label^='Into:']").click
+    find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
-    expect(page).to have_css("[aria-label='Into: Italian, Italy']")
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
   end
 
   it "goes into what opens and back, all over a brief" do
     brief
     opens("Your menu", /Dark|Light/)
-    opens("Name:", /\AName\z/)
+    opens(:", /\AName\z/)
     opens("Client:", /\AClient\z/)
     opens("Due:", /\ADue\z/)
     opens("one.txt: by sentence", /by sentence/)
     opens("Options: one.txt", /./)
-    find("[aria-label^='Add a memory:']").click
+    find("[aria-label^='Add memory:']").click
     find(".ant-select-item-option", text: "First").click
     expect(page).to have_css(".stock .name", text: "First")
     opens("First:", /learns when I deliver/)
@@ -90,8 +90,8 @@ RSpec.describe "Keyboard" do
     expect(page).to have_css(".card")
     palette("minimum score of matches shown: 70")
     eventually { expect(user.reload.preferences["floor"]).to eq(70) }
-    palette("which segments are shown: what is unf")
-    expect(page).to have_css("[aria-label^='Which segments are shown: what is unfinished']")
+    palette("segments shown: unf")
+    expect(page).to have_css("[aria-label^='Segments shown: unfinished']")
     eventually { expect(focus).not_to eq("nowhere") }
   end
 

@@ -18,10 +18,10 @@ RSpec.describe "Memories" do
     click_link "Memories"
     click_button "New memory"
     fill_in "Name", with: "Life’s work"
-    find("[aria-label^='From:']").click
+    find("[aria-label^='Source language:']").click
     type("english, united k")
     press(:enter)
-    find("[aria-label^='Into:']").click
+    find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
     click_button "Create memory"
@@ -38,7 +38,7 @@ RSpec.describe "Memories" do
       "<tmx version=\"1.4\"><header/><body>\n#{unit["Check.", "Controllare."]}#{unit["Bad &nope;", "x"]}" \
         "#{unit["Stop.", "Fermarsi."]}</body></tmx>"
     )
-    find("input[aria-label='Bring units in: Life’s work']", visible: :all).set(tmx)
+    find("input[aria-label='Import units: Life’s work']", visible: :all).set(tmx)
     within("[role=dialog]") do
       find("label", text: "use the newer translation").click
       expect(faults).to eq([])

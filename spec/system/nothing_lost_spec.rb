@@ -20,7 +20,7 @@ RSpec.describe "Nothing typed is lost" do
   it "waits out a lost network, says so, and is sent when it is back" do
     network(offline: true)
     type("Senza rete")
-    expect(page).to have_css("[role=status]", text: "1 text waits safely in this browser")
+    expect(page).to have_css("[role=status]", text: "1 text is saved in this browser")
     press(:control, :enter)
     expect(card).to have_css(".source", text: "Check the straps")
     type("Anche questo")

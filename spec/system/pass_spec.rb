@@ -92,7 +92,7 @@ RSpec.describe "A pass inside" do
     click_button "1 change to decide"
     expect(page).to have_css("h1", text: "Changes by Matteo Ferrante")
     find(".changes .fix").send_keys(:enter)
-    expect(page).to have_text("1 taken")
+    expect(page).to have_text("1 accepted")
     expect(on_disk(segments[0]).target).to eq("Verificare la catena.")
     click_link "Report"
     expect(page).to have_css("h1", text: "Report on review round 1")

@@ -71,7 +71,7 @@ RSpec.describe "Review" do
     })
     expect(page).to have_text("was not imported. It is not a review sheet")
     come_back(["track", false], ["remove_row", 1], ["add_row", "Nuovo"])
-    expect(page).to have_css(".strange", text: "Row 1 is not in the sheet any more")
+    expect(page).to have_css(".strange", text: "Row 1 is missing from the sheet")
     expect(page).to have_css(".strange", text: "A row was added and is not imported: Nuovo")
     expect(page).to have_text("No changes.")
   end

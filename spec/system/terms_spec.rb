@@ -154,7 +154,7 @@ RSpec.describe "Terms" do
     expect(page).to have_css(".entry", text: "cerchione")
     path = Rails.root.join("tmp/terms.csv")
     path.write("en,it,subject\nhub,mozzo,Wheels\nrim,cerchio,Wheels\n")
-    find("[aria-label='Bring terms in']", visible: :all).set(path.to_s)
+    find("[aria-label='Import terms']", visible: :all).set(path.to_s)
     find("label", text: "if they share a term in the same language").click
     click_button "Import"
     expect(page).to have_text("terms.csv: 1 added, 1 merged, 0 unchanged")
