@@ -26,7 +26,7 @@ class Everything
 
   def of_work
     segment, document = project.segments.first, project.documents.first
-    away = TrashItem.note(owner, ", name: "Gone", record: project)
+    away = TrashItem.note(owner, "project", name: "Gone", record: project)
     {
       "project_id" => project.id, "document_id" => document.id, "segment_id" => segment.id,
       "projects" => project.id, "documents" => document.id, "segments" => segment.id,
@@ -97,7 +97,7 @@ class Everything
   def of_others
     far = owner.memories.create!(name: "Far", source_lang: "en", target_lang: "it")
     source = RemoteSource.create!(item: far, user: owner, address: "http://127.0.0.1:9", ref: "x",
-      facts: { "server" => "x", "name" => "x", "languages" => %w[en it], "size" => 1, "may" => " })
+      facts: { "server" => "x", "name" => "x", "languages" => %w[en it], "size" => 1, "may" => "read" })
     server = owner.client_servers
       .create!(client: owner.clients.first, name: "x", address: "http://127.0.0.1:9")
     offer = server.projects.create!(ref: "x", facts: { "files" => [] })

@@ -46,11 +46,11 @@ module Hostile
     "parameters" => ["[<!ENTITY % a \"<!ENTITY b 'x'>\"> %a; <!ENTITY c \"&b;&b;\">]", "&c;"]
   }.freeze
   OUTSIDE = {
-    " => ["[<!ENTITY x SYSTEM \:///etc/passwd\">]", "&x;"],
+    "file" => ["[<!ENTITY x SYSTEM \"file:///etc/passwd\">]", "&x;"],
     "web" => ["[<!ENTITY x SYSTEM \"http://127.0.0.1:9/x\">]", "&x;"],
-    "type" => ["SYSTEM \:///etc/passwd\"", "text"],
-    "parameter" => ["[<!ENTITY % p SYSTEM \:///etc/passwd\"> %p;]", "text"],
-    "include" => [nil, "<i:include xmlns:i=\"http://www.w3.org/2001/XInclude\" href=\:///etc/passwd\"/>"]
+    "type" => ["SYSTEM \"file:///etc/passwd\"", "text"],
+    "parameter" => ["[<!ENTITY % p SYSTEM \"file:///etc/passwd\"> %p;]", "text"],
+    "include" => [nil, "<i:include xmlns:i=\"http://www.w3.org/2001/XInclude\" href=\"file:///etc/passwd\"/>"]
   }.freeze
 
   def entities(&) = in_all("entities", EXPANSIONS, &)

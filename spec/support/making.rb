@@ -66,7 +66,7 @@ module Making
 
   # Takes the units of a file into a memory.
   def import_now(memory, io, name = "m.tmx", **input)
-    input = { " => name, **input.stringify_keys }
+    input = { "file" => name, **input.stringify_keys }
     Operations::UnitImport.create!(subject: memory, weight: "bulk", input: input).tap { |one| one.run_with(io) }
   end
 
@@ -77,7 +77,7 @@ module Making
 
   # A round whose sheet is out.
   def send_sheet(project, reviser: "Matteo Ferrante", options: {}, ids: nil)
-    input = { "reviser" => reviser, " => options, "ids" => ids }
+    input = { "reviser" => reviser, "options" => options, "ids" => ids }
     sent = Operations::ReviewSheet.perform_now(project, by: project.user, input: input)
     ReviewRound.find(sent.result["round_id"])
   end

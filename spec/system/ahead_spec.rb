@@ -63,12 +63,12 @@ RSpec.describe "Translating ahead", :stand_in do
   it "begins an untouched segment with its best match, below that with the machine" do
     user.machine_services.create!(name: "x", address: stand_in("translate"), active: true,
       key: WithStandIn::KEY, **Machine::TEMPLATES["lists"])
-    user.prefer("on_open" => ", "on_open_from" => 95)
+    user.prefer("on_open" => "machine", "on_open_from" => 95)
     open_project
     expect(editor).to have_text("Controllare la catena.")
     press(:alt, :page_down)
     expect(editor).to have_text("pastiglia")
-    eventually { expect(project.segments.find_by(position: 2).reload.origin["kind"]).to eq(") }
+    eventually { expect(project.segments.find_by(position: 2).reload.origin["kind"]).to eq("machine") }
     behave(fail: 500)
     MachineAnswer.delete_all
     press(:alt, :page_down)

@@ -55,7 +55,7 @@ RSpec.describe "Keyboard" do
   it "goes into what opens and back, all over a brief" do
     brief
     opens("Your menu", /Dark|Light/)
-    opens(:", /\AName\z/)
+    opens("Name:", /\AName\z/)
     opens("Client:", /\AClient\z/)
     opens("Due:", /\ADue\z/)
     opens("one.txt: by sentence", /by sentence/)

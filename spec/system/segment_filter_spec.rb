@@ -26,7 +26,7 @@ RSpec.describe "SegmentFilter and replacing" do
     expect(page).to have_css(".row", count: 1, text: "Clean the pad.")
     expect(page).to have_button("Filter segments: contains “PAD”, draft")
     press(:escape)
-    click_button : with “PAD”"
+    click_button "Exclude: contains “PAD”"
     expect(page).to have_css(".filter-sentence", text: "draft")
     click_button "draft"
     expect(page).to have_css(".filter [data-part=states] input:focus", visible: :all)

@@ -54,7 +54,7 @@ RSpec.describe "A shared memory" do
   it "is written by both at once: the later wording stands, the earlier in the unit’s past" do
     make = Glossema::Exchange::Tmx::Pair.new(source: "Load the box.", target: "Caricare.", attributes: {})
     memory.take_in([make])
-    Share.give(memory, email: anneke.email, may: ", by: ines).update!(state: "accepted")
+    Share.give(memory, email: anneke.email, may: "edit", by: ines).update!(state: "accepted")
     edit = lambda do |target|
       fill_in "target", with: target
       click_button "Save"
@@ -95,7 +95,7 @@ RSpec.describe "A shared memory" do
     click_button "Activity"
     expect(page).to have_css(".activity li", text: "Load.")
     expect(page).to have_no_css(".activity button")
-    share.update!(may: ")
+    share.update!(may: "edit")
     visit "/memories/#{memory.id}"
     click_button "Activity"
     expect(page).to have_css(".activity li button")

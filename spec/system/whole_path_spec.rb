@@ -58,7 +58,7 @@ RSpec.describe "The whole path by keyboard" do
       press(:enter)
 
       shown(text("today.dropFirst"))
-      until focused.tag_name == "input" && focused["type"] == "
+      until focused.tag_name == "input" && focused["type"] == "file"
         press(:tab)
       end
       expect(focused.accessible_name).to include(text("today.dropFirst"), text("today.choose"))

@@ -160,7 +160,7 @@ RSpec.describe "Working in Translate" do
     click_button "Text display"
     tick "side by side"
     tick "larger"
-    eventually { expect(user.reload.preferences["reading"]).to eq(" => true, "size" => 1.15) }
+    eventually { expect(user.reload.preferences["reading"]).to eq("beside" => true, "size" => 1.15) }
     visit "/projects/#{project.id}/translate"
     expect(page).to have_css(".card .editor")
     places = page.evaluate_script(<<~JS)
