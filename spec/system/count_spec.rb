@@ -103,8 +103,8 @@ RSpec.describe "Counting and quoting" do
     cells = computed(File.join(folder, File.basename(path)))
     sums = cells.to_h { |line| [line.first, line] }
     expect(BigDecimal(sums["All"][4])).to eq(BigDecimal(quote.figures["weighted_words"]))
-    ["Net", "Rush fee", "Total"].each do |name|
-      expect(BigDecimal(sums[name].last)).to eq(BigDecimal(quote.figures[name.downcase]))
+    { "Net" => "net", "Rush fee" => "rush", "Total" => "total" }.each do |name, figure|
+      expect(BigDecimal(sums[name].last)).to eq(BigDecimal(quote.figures[figure]))
     end
 
     visit "/projects/#{quote.project_id}/count"

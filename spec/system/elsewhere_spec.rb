@@ -124,7 +124,7 @@ RSpec.describe "Other servers", :stand_in do
     expect(page).to have_text("receipt HL-0001, 2 files")
     delivered = JSON.parse(Net::HTTP.get(URI("#{server}/delivered")))
     expect(delivered.map { |one| one["times"] }).to eq([1])
-    tell(server, "Revoke", project: "hl-310", reason: "The line is closed.")
+    tell(server, "withdraw", project: "hl-310", reason: "The line is closed.")
     AskServerJob.perform_now
     visit page.current_path
     expect(page).to have_css(".taken-back", text: "The line is closed.")

@@ -74,7 +74,7 @@ RSpec.describe "The first job" do
     8.times { press(:backspace) }
     type("lunghe.")
     expect(editor).to have_text("Rivolgersi al rivenditore prima di trasportare merci lunghe.")
-    card.find(".foot", text: "changed")
+    card.find(".foot", text: "edited")
     press(:control, :enter)
 
     # The repeat waits as a draft, marked, and is confirmed in passing.
