@@ -96,7 +96,7 @@ RSpec.describe "A pass inside" do
     expect(on_disk(segments[0]).target).to eq("Verificare la catena.")
     click_link "Report"
     expect(page).to have_css("h1", text: "Report on review round 1")
-    expect(page).to have_css(".figures", text: /Words read\s+3.*Words changed\s+1/m)
+    expect(page).to have_css(".figures", text: /Words reviewed\s+3.*Words changed\s+1/m)
     expect(faults).to eq([])
   end
 
