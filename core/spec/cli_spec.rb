@@ -230,7 +230,7 @@ RSpec.describe "bin/glossema" do
 
     {
       "a sheet of other files (sheet-other)" => [%w[back s.docx b.xlf],
-                                                 /s.docx was not imported. It is a review sheet of other files/],
+                                                 /s.docx was not imported. It is a review sheet of other/],
       "a file that is no sheet (sheet-none)" => [%w[back a.docx a.xlf],
                                                  /a.docx was not imported. It is not a review sheet/],
       "a document without translations (not-bilingual)" => [%w[out a.docx -o t.docx],

@@ -35,7 +35,8 @@ RSpec.describe "Subtitles" do
     expect(faults).to eq([])
     open_cue("never on the front rack")
     eventually { expect(time).to be_within(0.05).of(4.1) }
-    expect(page).to have_css(".card .cue-sentence", text: "The sentence starts in cue 2: Heavy things go low,")
+    expect(page).to have_css(".card .cue-sentence",
+      text: "The sentence starts in cue 2: Heavy things go low,")
     type("mai davanti")
     expect(page).to have_css(".film .subtitle", text: "mai davanti")
     # The sound under the cues: loud where somebody speaks.

@@ -10,7 +10,7 @@ class Operations::Delivery < Operation
   def perform
     write_files unless delivery
     teach
-    OutgoingRequest.queue(delivery, {}, user: user) if subject.server_project&.open? && delivery.outgoing_request.nil?
+    send_to_server if subject.server_project&.open?
   end
 
   def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
@@ -18,6 +18,10 @@ class Operations::Delivery < Operation
   def delivery = @delivery ||= ::Delivery.find_by(id: result["delivery_id"])
 
   private
+
+  def send_to_server
+    OutgoingRequest.queue(delivery, {}, user: user) unless delivery.outgoing_request
+  end
 
   def write_files
     checks, unfinished = check
