@@ -133,7 +133,7 @@ RSpec.describe Glossema::Formats do
     )
     expect { open_text("<a>b</a>", "a.xml", rules: "<x/>") }.to raise_error(
       Glossema::Refused,
-      /not ITS rules/
+      /no its:rules element/
     )
     expect {
       open_text(
