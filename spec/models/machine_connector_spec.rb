@@ -44,7 +44,7 @@ RSpec.describe Machine::Connector, :stand_in do
       expect(refusal.first).to start_with(key), how.to_s
     end
     behave({})
-    expect(refusal(key: "other")).to eq(["machine-refused.key", "127.0.0.1 does not accept the key."])
+    expect(refusal(key: "other")).to eq(["machine-refused.key", "127.0.0.1 does not accept the access key. Check the key in your account."])
     expect(connector.answers([])).to eq([])
     expect { described_class.new(Machine.lists("::", "x"), source_lang: "en", target_lang: "it") }
       .to raise_error(Glossema::Refused) { |error| expect(error.key).to eq("machine-address") }
@@ -54,7 +54,7 @@ RSpec.describe Machine::Connector, :stand_in do
     behave(slow: 3)
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     expect(refusal(patience: 1)).to eq(
-      ["machine-failed", "127.0.0.1 returned no translation: it did not answer within 1 s."]
+      ["machine-failed", "127.0.0.1 returned no translation: no response within 1 s."]
     )
     expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 3
     behave(fail: 503)

@@ -22,7 +22,7 @@ RSpec.describe "The edges" do
     post "/api/clients", params: { name: "Pell & Rook Ceramics" }, as: :json
     expect(body).to include("name" => "Pell & Rook Ceramics", "code" => "PEL")
     post "/api/clients", params: { name: "Pell & Rook Ceramics" }, as: :json
-    expect(message).to eq("Name is a client already.")
+    expect(message).to eq("Name is already a client.")
     post "/api/clients", params: { name: " " }, as: :json
     expect(response).to have_http_status(422)
     get "/api/clients"
