@@ -44,7 +44,8 @@ RSpec.describe Machine::Connector, :stand_in do
       expect(refusal.first).to start_with(key), how.to_s
     end
     behave({})
-    expect(refusal(key: "other")).to eq(["machine-refused.key", "127.0.0.1 does not accept the access key. Check the key in your account."])
+    sentence = "127.0.0.1 does not accept the access key. Check the key in your account."
+    expect(refusal(key: "other")).to eq(["machine-refused.key", sentence])
     expect(connector.answers([])).to eq([])
     expect { described_class.new(Machine.lists("::", "x"), source_lang: "en", target_lang: "it") }
       .to raise_error(Glossema::Refused) { |error| expect(error.key).to eq("machine-address") }
