@@ -79,7 +79,7 @@ RSpec.describe "Subtitles" do
     expect(page).to have_css(".meter[aria-label='line 2']", text: "31 of 42")
     expect(page).to have_no_css(".meter.over[aria-label='line 1']")
     press(:alt, :shift, "b")
-    expect(page).to have_text("Place 2 of")
+    expect(page).to have_text("Position 2 of")
     press(:control, :enter)
     expect(page).to have_css(".card", text: "Heavy things go low")
     target = nil

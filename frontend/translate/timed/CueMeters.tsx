@@ -14,7 +14,13 @@ export function CueMeters({ segment }: { segment: Segment }) {
   const meters = metersOf(plain(segment.target, segment.codes), at.cue, at.next?.start ?? null, limits)
   const lose = toLose(meters, limits)
   return (
-    <div className="cue-meters small" role="group" aria-label={t('timed.meters')}>
+    // Whoever presses on them goes on typing.
+    <div
+      className="cue-meters small"
+      role="group"
+      aria-label={t('timed.meters')}
+      onMouseDown={(event) => event.preventDefault()}
+    >
       {rowsOf(meters, limits, t).map((row) => (
         <Meter key={row.label} {...row} />
       ))}
