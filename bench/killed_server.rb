@@ -45,12 +45,6 @@ class Killed
   rescue Errno::ESRCH
     false
   end
-
-  def up?
-    Net::HTTP.get_response("127.0.0.1", "/up", PORT).is_a?(Net::HTTPSuccess)
-  rescue SystemCallError, EOFError
-    false
-  end
 end
 
 # What a kill cut short goes on and ends.

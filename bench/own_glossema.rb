@@ -14,6 +14,13 @@ def time_of
   clock - started
 end
 
+# Does the server answer?
+def up?
+  Net::HTTP.get_response("127.0.0.1", "/up", PORT).is_a?(Net::HTTPSuccess)
+rescue SystemCallError, EOFError
+  false
+end
+
 # bin/start --empty on data of its own.
 class Server
   attr_reader :data, :pid
@@ -29,12 +36,6 @@ class Server
     @pid = spawn(environment, *program, pgroup: true, out: File::NULL, err: File.join(data, "log"))
     at_exit { stop }
     600.times { up? ? break : sleep(0.5) }
-  end
-
-  def up?
-    Net::HTTP.get_response("127.0.0.1", "/up", PORT).is_a?(Net::HTTPSuccess)
-  rescue SystemCallError, EOFError
-    false
   end
 
   # keep: its data stay.

@@ -5,7 +5,7 @@ class Memory < ApplicationRecord
   include Indexing
   include Bulk
   include Moving
-  include PuttingAway
+  include Trashing
   include Shareable
 
   belongs_to :user, optional: true

@@ -8,7 +8,7 @@ module Api
       translators = Machine::Translator.all(segment.project).first(shown(segment))
       return render json: { proposal: nil, more: [] } if translators.empty?
 
-      ask_outside { Machine::ParallelMap.new(translators).proposals(segment) }
+      ask_outside { Machine::ServiceProposals.new(translators).proposals(segment) }
     end
 
     private

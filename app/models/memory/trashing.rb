@@ -1,5 +1,5 @@
 # A memory that is deleted waits to be brought back, and goes for good after a while.
-module Memory::PuttingAway
+module Memory::Trashing
   extend ActiveSupport::Concern
 
   class_methods do

@@ -1,5 +1,5 @@
 # Several services asked for one text at the same time.
-class Machine::ParallelMap
+class Machine::ServiceProposals
   def initialize(translators)
     @translators = translators
   end
