@@ -18,6 +18,9 @@ import { IN_PROJECT, PLACES } from './anywhere'
 import { ranked, type Searchable } from './search'
 import { useRecords } from './useRecords'
 
+// Its name is that of the list of shortcuts; the page is found as “Change shortcuts”.
+const SAME_AS_SHEET = 'keys.title'
+
 export interface Entry extends Searchable {
   keys?: string
   run: () => void
@@ -78,7 +81,7 @@ function useDestinations(project: Project | undefined): Entry[] {
     const named = (one: Entry) => (at && 'name' in at ? { ...one, name: `${one.name} – ${at.name}` } : one)
     return [
       ...stages.map(([id, path]) => entry([id, `/projects/${project!.id}/${path}`])),
-      ...[...PLACES, ...placesOf(user)].map(entry),
+      ...[...PLACES, ...placesOf(user).filter(([id]) => id !== SAME_AS_SHEET)].map(entry),
       ...within.map((one) => named(entry(one))),
     ]
   }, [go, last, project, t, user])
