@@ -1,5 +1,5 @@
 // The place to drop files on Today, with the language they are translated into where she says it at once.
-import { useState } from 'react'
+import { useCallback, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { Sending } from '../brief/Sending'
@@ -14,11 +14,14 @@ const KEPT = 'glossema.into'
 // The language new briefs are translated into, as it was chosen last.
 export function useInto() {
   const [into, setInto] = useState(() => localStorage.getItem(KEPT) ?? '')
+  const latest = useRef(into)
   const choose = (tag: string) => {
     localStorage.setItem(KEPT, tag)
+    latest.current = tag
     setInto(tag)
   }
-  return { into, choose, known: into ? { target_lang: into } : {} }
+  const known = useCallback(() => (latest.current ? { target_lang: latest.current } : {}), [])
+  return { into, choose, known }
 }
 
 interface Props {

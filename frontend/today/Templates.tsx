@@ -25,7 +25,7 @@ export function Templates({ start }: { start: Start }) {
 function TemplateLine({ template, start }: { template: Template; start: Start }) {
   const { t } = useTranslation()
   const [over, setOver] = useState(false)
-  const from = { template_id: template.id }
+  const known = () => ({ template_id: template.id })
   return (
     <li
       className={over ? 'over' : ''}
@@ -38,7 +38,7 @@ function TemplateLine({ template, start }: { template: Template; start: Start })
         event.preventDefault()
         event.stopPropagation()
         setOver(false)
-        start([...event.dataTransfer.files], from)
+        start([...event.dataTransfer.files], known)
       }}
     >
       <button
@@ -46,7 +46,7 @@ function TemplateLine({ template, start }: { template: Template; start: Start })
         className="plain-link"
         title={t('template.dropHint')}
         aria-label={t('template.newFrom', { name: template.name })}
-        onClick={() => start([], from)}
+        onClick={() => start([], known)}
       >
         {template.name}
       </button>

@@ -3,6 +3,7 @@
 import { useCallback, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { beginBrief } from '../brief/dropping'
+import { changeProject } from '../brief/queries'
 import type { SendingState } from '../brief/useSending'
 import { useAct } from '../shared/useAct'
 import { isPackage, useReceived } from './useReceived'
@@ -13,7 +14,15 @@ export interface Known {
   template_id?: number
   target_lang?: string
 }
-export type Start = (files: File[], known?: Known) => void
+export type Start = (files: File[], known?: () => Known) => void
+
+const nothingKnown = (): Known => ({})
+
+// The target language may be chosen while the files are still being uploaded.
+async function changeLanguage(id: number, first: Known, now: Known) {
+  const target_lang = now.target_lang ?? null
+  if (target_lang !== (first.target_lang ?? null)) await changeProject(id, { target_lang })
+}
 
 export function useNewBrief() {
   const go = useNavigate()
@@ -21,14 +30,15 @@ export function useNewBrief() {
   const received = useReceived()
   const [sending, setSending] = useState(NOTHING)
   const start = useCallback<Start>(
-    (files, known = {}) => {
-      if (!files.length && !known.template_id) return
+    (files, known = nothingKnown) => {
+      const first = known()
+      if (!files.length && !first.template_id) return
       if (isPackage(files)) return received(files[0])
       void act(async () => {
         try {
           setSending({ share: 0, count: files.length })
-          const id = await beginBrief(files, (share) => setSending({ share, count: files.length }), known)
-          void go(`/projects/${id}/brief`)
+          const id = await beginBrief(files, (share) => setSending({ share, count: files.length }), first)
+          await changeLanguage(id, first, known()).finally(() => void go(`/projects/${id}/brief`))
         } finally {
           setSending(NOTHING)
         }

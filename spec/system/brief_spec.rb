@@ -31,6 +31,24 @@ RSpec.describe "Brief" do
     expect(page).to have_text("2 files, 2 to translate")
   end
 
+  it "takes the target language that is chosen while a file is still being uploaded" do
+    sign_in(user)
+    slow = { offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: 30_000 }
+    page.driver.browser.execute_cdp("Network.enable")
+    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", **slow)
+    find("input[type=file]", visible: :all).set(file("long.txt", "Check the brakes before you ride.\n" * 4_000))
+    expect(page).to have_css(".sending")
+    find("[aria-label='Target language: choose later']").click
+    type("italian, it")
+    press(:enter)
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
+    expect(page).to have_current_path("/projects/#{user.projects.sole.id}/brief", wait: 20)
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
+    expect(user.projects.sole.target_lang).to eq("it-IT")
+  ensure
+    page.driver.browser.execute_cdp("Network.disable")
+  end
+
   it "changes name, reference, subject and cutting in place, and keeps it all over a reload" do
     drop(file("one.txt", "Check the brakes. Check the tyres. Ride slowly."))
     change("Name", "Winter checks")
