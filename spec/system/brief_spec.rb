@@ -36,7 +36,8 @@ RSpec.describe "Brief" do
     slow = { offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: 30_000 }
     page.driver.browser.execute_cdp("Network.enable")
     page.driver.browser.execute_cdp("Network.emulateNetworkConditions", **slow)
-    find("input[type=file]", visible: :all).set(file("long.txt", "Check the brakes before you ride.\n" * 4_000))
+    long = file("long.txt", "Check the brakes before you ride.\n" * 4_000)
+    find("input[type=file]", visible: :all).set(long)
     expect(page).to have_css(".sending")
     find("[aria-label='Target language: choose later']").click
     type("italian, it")
