@@ -64,7 +64,7 @@ CREATE TABLE IF NOT EXISTS "trash_items" ("id" integer PRIMARY KEY AUTOINCREMENT
 FOREIGN KEY ("user_id")
   REFERENCES "users" ("id")
 );
-CREATE TABLE IF NOT EXISTS "segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "key" varchar NOT NULL, "block" varchar NOT NULL, "path" varchar NOT NULL, "source" text NOT NULL, "source_key" varchar NOT NULL, "codes" json DEFAULT '[]' NOT NULL, "words" integer NOT NULL, "characters" integer NOT NULL, "target" text DEFAULT '' NOT NULL, "state" varchar DEFAULT 'untouched' NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "marked" boolean DEFAULT 0 NOT NULL, "version" integer DEFAULT 0 NOT NULL, "note" varchar, "limit" integer, "confirmed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "alternatives" json DEFAULT '[]' NOT NULL, "context" varchar, "exempt" boolean DEFAULT 0 NOT NULL, "locked" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_ec1b1b96c6"
+CREATE TABLE IF NOT EXISTS "segments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "document_id" integer NOT NULL, "project_id" integer NOT NULL, "position" integer NOT NULL, "key" varchar NOT NULL, "block" varchar NOT NULL, "source" text NOT NULL, "source_key" varchar NOT NULL, "codes" json DEFAULT '[]' NOT NULL, "words" integer NOT NULL, "characters" integer NOT NULL, "target" text DEFAULT '' NOT NULL, "state" varchar DEFAULT 'untouched' NOT NULL, "origin" json DEFAULT '{}' NOT NULL, "marked" boolean DEFAULT 0 NOT NULL, "version" integer DEFAULT 0 NOT NULL, "note" varchar, "limit" integer, "confirmed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "alternatives" json DEFAULT '[]' NOT NULL, "context" varchar, "exempt" boolean DEFAULT 0 NOT NULL, "locked" boolean DEFAULT 0 NOT NULL, "location" json DEFAULT '{}' NOT NULL, CONSTRAINT "fk_rails_ec1b1b96c6"
 FOREIGN KEY ("document_id")
   REFERENCES "documents" ("id")
 , CONSTRAINT "fk_rails_4172c06e24"
@@ -428,6 +428,7 @@ FOREIGN KEY ("client_id")
 CREATE INDEX "index_projects_on_client_id" ON "projects" ("client_id");
 CREATE INDEX "index_projects_on_user_id" ON "projects" ("user_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261202020000'),
 ('20261202010000'),
 ('20261202000000'),
 ('20261201236000'),

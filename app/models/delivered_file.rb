@@ -25,7 +25,7 @@ class DeliveredFile < ApplicationRecord
     private
 
     def proof_of(document, placed)
-      { **placed.proof.to_h, "source_text" => source_text(document, placed) }
+      { **placed.proof.record, "source_text" => source_text(document, placed) }
     end
 
     # What of the file is in the source language or not confirmed: {"purpose", "untouched", "drafts" =>
@@ -56,8 +56,19 @@ class DeliveredFile < ApplicationRecord
   # Without the folders it stands in.
   def base_name = File.basename(path)
 
+  # The proof with its differences as sentences; those of older deliveries were stored so.
+  def worded_proof
+    differences = proof["differences"].map do |one|
+      one.key?("message") ? one : { **one.slice("unit", "what"), "message" => message_of(one) }
+    end
+    proof.merge("differences" => differences)
+  end
+
   # A file that cannot be opened does not go out.
   def sound? = proof["differences"].none? { |difference| difference["what"] == "unreadable" }
+
+  def message_of(difference) = Glossema::Proof::Difference.from_h(difference).message
+  private :message_of
 
   # Files of one name, from two folders, stay two.
   def self.free_name(name, taken)

@@ -72,7 +72,18 @@ module ProjectArchive
                        "projects" => { "deleted_at" => "put_away_at" } }.freeze
 
   def self.with_archived_columns(table, row) = row.transform_keys(ARCHIVED_COLUMNS.fetch(table, {}))
-  def self.with_todays_columns(table, row) = row.transform_keys(ARCHIVED_COLUMNS.fetch(table, {}).invert)
+
+  def self.with_todays_columns(table, row)
+    return with_location(row) if table == "segments" && row.key?("path")
+
+    row.transform_keys(ARCHIVED_COLUMNS.fetch(table, {}).invert)
+  end
+
+  # Earlier archives say in English words where a segment stands.
+  def self.with_location(row)
+    row.except("path").merge("location" => Glossema::Location.of_words(row["path"]).to_json)
+  end
+
   def self.part(table) = "records/#{PARTS.fetch(table, table)}.jsonl"
 
   # {column => table that it names}

@@ -31,6 +31,9 @@ class Segment < ApplicationRecord
   # What there is to translate: of files that are there, and not only to be read.
   scope :to_translate, -> { joins(:document).where(locked: false, documents: { role: "current" }) }
 
+  # When it is shown: a Timing::Cue, or nil for what is no subtitle.
+  def cue = Glossema::Timing::Cue.at(location)
+
   # The attributes of a new row for a segment of the core.
   def self.row(document, segment, position, count = Glossema::Counting::Count.of(segment.content))
     {
@@ -39,7 +42,7 @@ class Segment < ApplicationRecord
       position: position,
       key: segment.id,
       block: segment.unit.block,
-      path: segment.unit.path,
+      location: segment.unit.location,
       context: segment.unit.key,
       source: segment.content.written,
       source_key: key_of(segment.content),

@@ -10,6 +10,8 @@ class DeliveryResource < ApplicationResource
   attribute(:outgoing_request) { |delivery| delivery.outgoing_request&.slice(:state, :trouble) }
   attribute(:author) { |delivery| delivery.user.name }
   attribute(:files) do |delivery|
-    delivery.files.map { |file| file.slice(:id, :name, :checksum, :byte_size, :proof, :document_id) }
+    delivery.files.map { |file|
+      { **file.slice(:id, :name, :checksum, :byte_size, :document_id), proof: file.worded_proof }
+    }
   end
 end

@@ -7,15 +7,18 @@ class SegmentResource < ApplicationResource
   ].freeze
 
   attributes(*PLAIN)
-  attribute(:place) { |segment| Glossema::Unit.place(segment.path, segment.block) }
+  attribute(:place) { |segment| SegmentResource.place(segment.block) { segment.location } }
   attribute(:codes) { |segment| SegmentResource.shown(segment.codes) }
+
+  # Where a segment stands, in words; nil where its look says it already.
+  def self.place(block) = (Glossema::Location.text(yield) unless Glossema::Unit.speaking?(block))
 
   def self.shown(codes) = codes.map { |code| code.slice("id", "kind", "type", "display", "equiv", "css") }
 
   # All segments of a scope as JSON, put together by the database: a project may have tens of thousands.
   def self.listing(scope)
-    rows = Segment.connection.select_rows(scope.select(listed, :path, :block, :codes).to_sql)
-    "[#{rows.map { |plain, path, block, codes| row(plain, path, block, codes) }.join(",")}]"
+    rows = Segment.connection.select_rows(scope.select(listed, :location, :block, :codes).to_sql)
+    "[#{rows.map { |values| row(*values) }.join(",")}]"
   end
 
   def self.listed
@@ -40,8 +43,8 @@ class SegmentResource < ApplicationResource
   def self.call(function, arguments) = Arel::Nodes::NamedFunction.new(function, arguments)
 
   # plain: a JSON object, to which what the database does not know is added.
-  def self.row(plain, path, block, codes)
-    place = Glossema::Unit.place(path, block)
+  def self.row(plain, location, block, codes)
+    place = place(block) { JSON.parse(location) }
     codes = JSON.generate(shown(JSON.parse(codes))) unless codes == "[]"
     plain.chop << %(,"place":#{JSON.generate(place)},"codes":#{codes}})
   end

@@ -19,6 +19,7 @@ module Glossema
 end
 
 require "glossema/refusals"
+require "glossema/location"
 require "glossema/errors"
 require "glossema/offsets"
 require "glossema/letters"

@@ -6,7 +6,9 @@ RSpec.describe Glossema::Checks do
     Glossema::Checks::Pair.new(source: source, target: Glossema::Content.from_written(given["target"]),
       source_lang: given["languages"][0], target_lang: given["languages"][1], limit: given["limit"],
       state: given["state"], origin: given["origin"],
-      **%w[cue next_cue].to_h { |name| [name.to_sym, Glossema::Timing::Cue.of(given[name])] })
+      **%w[cue next_cue].to_h { |name|
+        [name.to_sym, (given[name] && Glossema::Timing::Cue.at(Glossema::Location.of_words(given[name])))]
+      })
   end
 
   def entry(given)

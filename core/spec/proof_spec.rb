@@ -64,9 +64,28 @@ RSpec.describe Glossema::Proof do
       "a.docx"
     )
     expect(differences).to contain_exactly(
-      "Cells in word/document.xml: 2 before, 1 now (tc).",
-      "Bookmarks in word/document.xml: 1 before, 0 now (bookmarkStart)."
+      ["elements-changed", { element: "cells", part: "word/document.xml", before: 2, now: 1, name: "tc" }],
+      ["elements-changed",
+       { element: "bookmarks", part: "word/document.xml", before: 1, now: 0, name: "bookmarkStart" }]
     )
+  end
+
+  it "stores its differences as data, and words them when they are shown" do
+    opened = document("<w:tbl><w:tr><w:tc>#{paragraph(run("One"))}</w:tc></w:tr></w:tbl>")
+    written = opened.file.container.write("word/document.xml" => body_of(opened.file.container.bytes).sub(
+      "One", "Two"
+    ))
+    proof = described_class.new(opened, written, {})
+    stored = JSON.parse(proof.record.to_json).fetch("differences")
+    place = { "kind" => "table", "number" => 1, "row" => 1, "column" => 1 }
+    expect(stored.first).to include("what" => "text", "key" => "text",
+      "details" => include("location" => place))
+    expect(described_class::Difference.from_h(stored.first).message).to eq(proof.to_h["differences"].first["message"])
+    expect(proof.differences.first.message).to eq("table 1 · row 1 · column 1 should read “One” and reads “Two”.")
+    expect(stored).to all(satisfy { |one| described_class::Difference.fits?(one) })
+    wrong = [{ "what" => "text", "key" => "text", "details" => {} }, { "what" => "text", "key" => "no" },
+             "text"]
+    expect(wrong).to all(satisfy { |one| !described_class::Difference.fits?(one) })
   end
 
   it "shows what cannot be seen where two texts differ" do

@@ -31,7 +31,8 @@ RSpec.describe "The catalogues of texts" do
       "the interface" => interface,
       "refusals and words of the application" => ->(one) { sentences["config/locales", one] },
       "refusals of the core" => ->(one) { sentences["core/data/refusals", one] },
-      "findings" => ->(one) { sentences["core/data/checks", one] }
+      "findings" => ->(one) { sentences["core/data/checks", one] },
+      "places" => ->(one) { sentences["core/data/locations", one] }
     }.each do |part, texts|
       it "tells #{part} in #{language}, whole and with what each sentence names" do
         english, other = texts["en"], texts[language]

@@ -233,7 +233,7 @@ RSpec.describe "Cutting" do
     expect(project.reload.documents).to eq([document])
     expect(rows.map(&:last)).to eq(%w[untouched translated translated translated])
     delete "/api/documents/#{document.id}/version"
-    expect(body.dig("error", "message")).to include("has replaced nothing")
+    expect(body.dig("error", "message")).to include("has no previous version")
   end
 
   # The workbook for the client says the same before and after the version is taken in.
@@ -243,7 +243,7 @@ RSpec.describe "Cutting" do
     table = Glossema::Formats.detect(response.body, "c.xlsx").read(response.body, name: "c.xlsx", options: {})
     rows = table.first_rows(10)
     expect(rows.map { |row| row.first(3) }).to eq(
-      [%w[What Segments Words], %w[unchanged 2 7], %w[75–84 1 6], %w[new 1 5], %w[gone 1 2], %w[All 4 18]]
+      [%w[Item Segments Words], %w[unchanged 2 7], %w[75–84 1 6], %w[new 1 5], %w[removed 1 2], %w[All 4 18]]
     )
     expect(table.units.map { |unit| unit.content.text }).to include("Check the blue brake lever twice.",
       "Check the red brake lever twice.", "Stay calm.")
@@ -353,7 +353,7 @@ RSpec.describe "Cutting" do
         as: :json
     end
     expect(sheet.reload.options).to eq("sheet_names" => false, "ranges" => "A2:A9")
-    expect(sheet.segments.map(&:path).grep(/A\d/)).to eq(["Prices · A2", "Prices · A3", "Prices · A4"])
+    expect(sheet.segments.map { |one| one.location["cell"] }.grep(/A\d/)).to eq(%w[A2 A3 A4])
     perform_enqueued_jobs do
       patch "/api/documents/#{sheet.id}", params: { options: { ranges: "nonsense!!" } }, as: :json
     end

@@ -129,7 +129,7 @@ RSpec.describe "Subtitles" do
 
   describe "with times that may be changed" do
     def change(segment, **times) = patch("/api/segments/#{segment.id}/times", params: times, as: :json)
-    def times = document.reload.segments.reload.map { |segment| segment.path[/· (.*)/, 1] }
+    def times = document.reload.segments.reload.map { |segment| Glossema::Location.times(segment.location) }
 
     before { project }
 

@@ -153,7 +153,7 @@ RSpec.describe "The work" do
           position: 1,
           key: "x",
           block: "line",
-          path: "x",
+          location: { kind: "name", name: "x" },
           source: "half",
           source_key: "x",
           words: 1,
@@ -302,7 +302,7 @@ RSpec.describe "The work" do
       expect(body.first["learned"]).to eq(2)
       expect(file).to include("name" => "manual_it-IT.docx")
       expect(file["proof"]["differences"].map { |row| row["message"] }).to match(
-        [a_string_ending_with("{1} missing, {/1} missing.")]
+        [a_string_matching(%r{\ACodes missing in .*: \{1\} \{/1\}\.\z})]
       )
       expect(memory.units.reload.map(&:target)).to include("Ricontrollare le cinghie.")
 

@@ -112,11 +112,11 @@ class Document::Resegmentation
     changed.each { |index, row| row.update_columns(position: -(index + 1), **attributes_of(index)) }
   end
 
-  MOVED = %w[key block path codes note limit].freeze
+  MOVED = %w[key block location codes note limit].freeze
 
   def attributes_of(index)
     segment = @fresh.segments[index]
-    { key: segment.id, block: segment.unit.block, path: segment.unit.path,
+    { key: segment.id, block: segment.unit.block, location: segment.unit.location,
       codes: segment.content.code_hashes, note: segment.unit.note, limit: segment.unit.limit }.as_json
   end
 

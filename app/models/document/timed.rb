@@ -27,7 +27,7 @@ module Document::Timed
 
   # [[Timing::Cue, Segment], …] of segments that are shown at a time, in order.
   def cues(among = segments)
-    among.filter_map { |segment| (cue = Glossema::Timing::Cue.of(segment.path)) && [cue, segment] }
+    among.filter_map { |segment| (cue = segment.cue) && [cue, segment] }
   end
 
   # [[Segment, …], …] of cues that say one sentence together. shown: as cues answers them.

@@ -55,8 +55,8 @@ module Project::Checks
 
   # When it is shown, and the one after it, where the segment is a cue.
   def cues_of(segment)
-    cue = Glossema::Timing::Cue.of(segment.path) or return {}
-    { cue: cue, next_cue: Glossema::Timing::Cue.of(segment.neighbour(1)&.path) }
+    cue = segment.cue or return {}
+    { cue: cue, next_cue: segment.neighbour(1)&.cue }
   end
 
   def spelling_checked?

@@ -47,7 +47,7 @@ class ProjectArchive::Schema
     "documents.bands" => Maybe.new(BANDS),
     "documents.hand" => Each.new({ "text" => T, "add" => [I], "remove" => [I] }),
     "documents.comparison" => Maybe.new(Each.new(ANY)),
-    "segments.codes" => CODES, "segments.origin" => ORIGIN,
+    "segments.codes" => CODES, "segments.location" => Glossema::Location, "segments.origin" => ORIGIN,
     "segments.alternatives" => [{ "source" => Maybe.new(T), "target" => T, "score" => Maybe.new(N) }],
     "versions.origin" => ORIGIN,
     "detached_translations.fields" => { "target" => T, "state" => T, "origin" => ORIGIN },
@@ -62,7 +62,8 @@ class ProjectArchive::Schema
     "deliveries.checks" => Maybe.new({ "must-fix" => I, "look" => I, "stands" => I, "left" => I }),
     "deliveries.receipt" => Maybe.new(:object),
     "delivered_files.proof" => { "segments" => I, "words" => I, "codes" => I, "identical" => Maybe.new(F),
-                                 "differences" => :list, "source_text" => Maybe.new(Each.new(ANY)) },
+                                 "differences" => [Glossema::Proof::Difference],
+                                 "source_text" => Maybe.new(Each.new(ANY)) },
     "review_rounds.options" => :object, "review_rounds.base" => Each.new(T),
     "review_rounds.numbers" => Each.new(ANY),
     "notes.spot" => Maybe.new({ "side" => T, "from" => I, "to" => I, "text" => T })

@@ -42,7 +42,7 @@ class Segment::Sentence
 
   # text: the whole translation → [[Segment, text of its cue], …], by time and sense.
   def divided(text)
-    durations = @segments.map { |one| Glossema::Timing::Cue.of(one.path).duration || 0 }
+    durations = @segments.map { |one| one.cue.duration || 0 }
     parts = Glossema::Timing::Dividing.new(@project.target_lang, @project.cue_limits).of(text, durations)
     @segments.zip(parts)
   end

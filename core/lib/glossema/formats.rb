@@ -25,7 +25,7 @@ module Glossema
   Unit =
     Struct.new(
       :id,
-      :path,
+      :location,
       :block,
       :content,
       :note,
@@ -39,8 +39,14 @@ module Glossema
       :extra,
       keyword_init: true
     ) do
-      # The place of a unit in words, or nil where its look says already what it is. path, block: as above.
-      def self.place(path, block) = block.match?(Unit::SPEAKING) ? nil : path
+      # The location in words.
+      def path = Location.text(location)
+
+      # When it is shown: a Timing::Cue, or nil for a unit of another format.
+      def cue = Timing::Cue.at(location)
+
+      # Does its look say already what a unit is, so that its location need not be shown?
+      def self.speaking?(block) = block.match?(Unit::SPEAKING)
     end
   # Blocks that are known by how they look.
   Unit::SPEAKING = /\A(?:heading|title|paragraph|list-item|line|cue)/

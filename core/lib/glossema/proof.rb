@@ -2,7 +2,42 @@
 # many parts a judge that knows nothing of our readers compares what must not change.
 module Glossema
   class Proof
-    Difference = Struct.new(:unit, :what, :message, keyword_init: true)
+    # unit: its id, or nil; what: the kind of difference ("text", "codes", "missing" …); key: of its sentence in
+    # data/refusals; details: plain values that the sentence names, by their names.
+    Difference =
+      Struct.new(:unit, :what, :key, :details, keyword_init: true) do
+        # value: as to_h gives it.
+        def self.from_h(value) = new(**value.transform_keys(&:to_sym).slice(*members))
+
+        # Can it be put into words, or was it stored as a sentence by an earlier version? A shape for DataShape.
+        def self.fits?(value)
+          return false unless DataShape.fits?({ "unit" => DataShape::Maybe.new(:text), "what" => :text },
+            value)
+
+          DataShape.fits?(:text, value["message"] || from_h(value).message)
+        rescue KeyError, TypeError, NoMethodError, ArgumentError
+          false
+        end
+
+        # In the language of the user.
+        def message
+          Refusals.difference(key, details.transform_keys(&:to_sym).merge(worded))
+        end
+
+        def to_h = { "unit" => unit, "what" => what, "key" => key, "details" => details }
+
+        private
+
+        def worded
+          place = details["location"] && { place: Location.text(details["location"]) }
+          blocks = details.slice("block", "other_block").to_h do |name, block|
+            [name.to_sym, Location.text(Location.block(block))]
+          end
+          element = details["element"] && { element: Refusals.difference("elements.#{details["element"]}",
+            {}) }
+          { **place.to_h, **blocks, **element.to_h }
+        end
+      end
 
     # differences: what is wrong; left: texts computed from others (entries of contents, references) that
     # could not be renewed.
@@ -56,17 +91,19 @@ module Glossema
     end
 
     # Plain values: {"segments", "words", "codes", "identical", "differences"}, and "left" where there is
-    # something.
+    # something. A difference has its message; in record, which is made to be stored, its key and details.
     def to_h
+      record.merge(
+        "differences" => differences.map do |difference|
+          { "unit" => difference.unit, "what" => difference.what, "message" => difference.message }
+        end
+      )
+    end
+
+    def record
       found = {
-        "segments" => segments,
-        "words" => words,
-        "codes" => codes,
-        "identical" => identical?,
-        "differences" =>
-          differences.map do |difference|
-            { "unit" => difference.unit, "what" => difference.what, "message" => difference.message }
-          end
+        "segments" => segments, "words" => words, "codes" => codes, "identical" => identical?,
+        "differences" => differences.map(&:to_h)
       }
       left.empty? ? found : found.merge("left" => left)
     end
@@ -90,14 +127,14 @@ module Glossema
       @document
         .file
         .untouched(written)
-        .each { |part| note(nil, "part", "#{part} should have stayed as it was and did not.") }
+        .each { |part| note(nil, "part", "part", part: part) }
       back = written.units.to_h { |unit| [unit.id, unit] }
       @document.units.each { |unit| compare_unit(unit, back.delete(unit.id)) }
       back.each_value do |unit|
-        note(unit.id, "added", "#{unit.path} was not in the source: “#{unit.content.text[0, 60]}”.")
+        note(unit.id, "added", "added", location: unit.location, text: unit.content.text[0, 60])
       end
     rescue Refused => e
-      note(nil, "unreadable", "The written file cannot be read: #{e.message}")
+      note(nil, "unreadable", "unreadable", reason: e.message)
     end
 
     def compare_unit(unit, found)
@@ -106,12 +143,13 @@ module Glossema
       wanted = @contents[unit.id] || unit.content
       if found.nil?
         unless wanted.blank? || (unit.extra && !@contents[unit.id])
-          note(unit.id, "missing", "#{unit.path} is missing in the written file.")
+          note(unit.id, "missing", "missing", location: unit.location)
         end
       elsif unit.block != found.block
-        note(unit.id, "structure", "#{unit.path} was #{unit.block} and is #{found.block}.")
+        blocks = { block: unit.block, other_block: found.block }
+        note(unit.id, "structure", "block", location: unit.location, **blocks)
       elsif !same?(wanted, found.content, unit.look, found.look)
-        note(unit.id, *difference_of(wanted, found.content, unit))
+        note_difference(wanted, found.content, unit)
       end
     end
 
@@ -127,13 +165,17 @@ module Glossema
       list
     end
 
-    def difference_of(wanted, found, unit)
+    def note_difference(wanted, found, unit)
       if words_of(wanted) == words_of(found)
-        ["codes", "#{unit.path} has other codes or another look than was written: “#{wanted.text[0, 60]}”."]
+        note(unit.id, "codes", "codes", location: unit.location, text: wanted.text[0, 60])
       else
-        one, other = Visible.pair(wanted.text, found.text)
-        ["text", "#{unit.path} should read “#{one}” and reads “#{other}”."]
+        note_text(unit, "text", wanted.text, found.text)
       end
+    end
+
+    def note_text(unit, what, wanted, found)
+      one, other = Visible.pair(wanted, found)
+      note(unit.id, what, what, location: unit.location, wanted: one, found: other)
     end
 
     def words_of(content) = content.text.gsub(/[[:space:]]+/, " ").strip
@@ -142,13 +184,11 @@ module Glossema
     def compare_pair(unit, found)
       wanted = @contents[unit.id] || unit.target
       if found.nil?
-        note(unit.id, "missing", "#{unit.path} is missing in the written file.")
+        note(unit.id, "missing", "missing", location: unit.location)
       elsif !same?(unit.content, found.content)
-        one, other = Visible.pair(unit.content.text, found.content.text)
-        note(unit.id, "source", "The source of #{unit.path} should have stayed “#{one}” and is “#{other}”.")
+        note_text(unit, "source", unit.content.text, found.content.text)
       elsif wanted.nil? != found.target.nil? || (wanted && !same?(wanted, found.target))
-        one, other = Visible.pair(wanted&.text.to_s, found.target&.text.to_s)
-        note(unit.id, "text", "#{unit.path} should read “#{one}” and reads “#{other}”.")
+        note_text(unit, "text", wanted&.text.to_s, found.target&.text.to_s)
       end
     end
 
@@ -158,7 +198,7 @@ module Glossema
 
       Structure
         .differences(@document.file.container.bytes, bytes, @document.name)
-        .each { |sentence| note(nil, "structure", sentence) }
+        .each { |key, details| note(nil, "structure", key, **details) }
     end
 
     # Codes of the source that a target lost or added.
@@ -173,13 +213,21 @@ module Glossema
         balance = Content::Balance.new(segment.content.written, target.written)
         next if balance.even?
 
-        words = balance.missing.uniq.map { |code| "#{code} missing" } +
-          balance.added.uniq.map { |code| "#{code} added" }
-        note(segment.id, "codes", "Codes of “#{segment.content.text[0, 50]}”: #{words.join(", ")}.")
+        note_codes(segment, "codes-missing", balance.missing)
+        note_codes(segment, "codes-added", balance.added)
       end
     end
 
-    def note(unit, what, message) = @differences << Difference.new(unit: unit, what: what, message: message)
+    def note_codes(segment, key, codes)
+      return if codes.empty?
+
+      note(segment.id, "codes", key, text: segment.content.text[0, 50], codes: codes.uniq.join(" "))
+    end
+
+    def note(unit, what, key, **details)
+      @differences << Difference.new(unit: unit, what: what, key: key,
+        details: details.transform_keys(&:to_s))
+    end
   end
 end
 

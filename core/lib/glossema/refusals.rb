@@ -14,6 +14,9 @@ module Glossema
       # Raises KeyError when the catalogue has no such sentence, or when it names what details do not give.
       def sentence(key, details) = translator.call("refusals.#{key}", details)
 
+      # What a proof found; key: of the difference, details: what its sentence names.
+      def difference(key, details) = translator.call("proof.#{key}", details)
+
       # A part of a sentence, such as where in a file something is.
       def phrase(key, **details) = translator.call("phrases.#{key}", details)
 
@@ -23,7 +26,7 @@ module Glossema
         line.to_i.positive? ? phrase("near-line", line: line) : ""
       end
 
-      # All of the core's own, {"refusals" => {code => sentence or {variant => sentence}}, "phrases" => …}.
+      # All of the core's own, {"refusals" => {code => sentence or {variant => sentence}}, "phrases" => …, "proof" => …}.
       def catalogue = @catalogue ||= YAML.load_file(File.join(FOLDER, "en.yml")).fetch("en")
 
       private

@@ -1,6 +1,8 @@
 # Cues and what is measured of them, to the decimal by hand.
 RSpec.describe Glossema::Timing::Meters do
-  def cue(from, to) = Glossema::Timing::Cue.of("cue 1 · #{from} → #{to}")
+  def cue(from, to)
+    Glossema::Timing::Cue.at(Glossema::Location.new("cue", cue: 1, start: from, end: to))
+  end
 
   {
     "00:00:01,000 → 00:00:04,200" => [1, Rational(16, 5)],
@@ -12,9 +14,10 @@ RSpec.describe Glossema::Timing::Meters do
     end
   end
 
-  it "reads no cue out of other paths" do
-    ["paragraph 3", "cue 1", "cue 1 · soon → later", nil].each do |path|
-      expect(Glossema::Timing::Cue.of(path)).to be_nil
+  it "reads no cue out of other locations" do
+    untimed = [Glossema::Location.block("paragraph", 3), Glossema::Location.new("cue", cue: 1), nil]
+    [*untimed, Glossema::Location.new("cue", cue: 1, start: "soon", end: "later")].each do |location|
+      expect(Glossema::Timing::Cue.at(location)).to be_nil
     end
   end
 

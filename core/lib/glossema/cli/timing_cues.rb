@@ -18,10 +18,10 @@ module Glossema
 
       # [[Cue, text], …], also of those without text.
       def cues_of(opened)
-        return [] unless opened.file.respond_to?(:cue_paths)
+        return [] unless opened.file.respond_to?(:cue_locations)
 
-        texts = opened.units.to_h { |unit| [unit.path, unit.content.text] }
-        opened.file.cue_paths.filter_map { |path| (cue = Timing::Cue.of(path)) && [cue, texts[path].to_s] }
+        texts = opened.units.to_h { |unit| [unit.location, unit.content.text] }
+        opened.file.cue_locations.filter_map { |place| (cue = Timing::Cue.at(place)) && [cue, texts[place].to_s] }
       end
     end
   end

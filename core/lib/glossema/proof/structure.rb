@@ -4,35 +4,35 @@
 module Glossema
   class Proof
     class Structure
-      # Elements whose number must stay the same, and what a reader calls them.
+      # Elements whose number must stay the same, and what they are (the texts are in data/refusals).
       COUNTED_ELEMENTS = {
         "links" => %w[hyperlink hlinkClick hlinkHover a],
         "pictures" => %w[drawing pict blip pic image],
         "frames" => %w[frame graphicFrame],
         "shapes" => %w[custom-shape AlternateContent],
         "objects" => %w[object],
-        "footnote marks" => %w[footnoteReference],
-        "endnote marks" => %w[endnoteReference],
+        "footnote-marks" => %w[footnoteReference],
+        "endnote-marks" => %w[endnoteReference],
         "notes" => %w[note],
-        "comment marks" => %w[commentReference],
+        "comment-marks" => %w[commentReference],
         "comments" => %w[annotation],
         "bookmarks" => %w[bookmarkStart bookmarkEnd bookmark bookmark-start bookmark-end],
-        "reference marks" => %w[reference-mark],
+        "reference-marks" => %w[reference-mark],
         "references" => %w[reference-ref bookmark-ref note-ref],
         "numbers" => %w[sequence],
-        "page numbers" => %w[page-number],
+        "page-numbers" => %w[page-number],
         "fields" => %w[fldSimple instrText fldChar fld],
         "controls" => %w[sdt],
         "formulas" => %w[oMath f],
         "contents" => %w[table-of-content],
-        "ruby texts" => %w[ruby],
+        "ruby-texts" => %w[ruby],
         "tables" => %w[tbl table],
         "rows" => %w[tr table-row],
         "cells" => %w[tc table-cell covered-table-cell c],
-        "merged cells" => %w[mergeCell],
-        "rules for input" => %w[dataValidation],
-        "conditional formats" => %w[conditionalFormatting],
-        "names of ranges" => %w[definedName]
+        "merged-cells" => %w[mergeCell],
+        "rules-for-input" => %w[dataValidation],
+        "conditional-formats" => %w[conditionalFormatting],
+        "names-of-ranges" => %w[definedName]
       }.flat_map { |word, list| list.map { |name| [name, word] } }.to_h.freeze
       # Name spaces whose attributes lead somewhere: their values must stay.
       LEADING = %r{/relationships\z|/xlink\z}
@@ -57,8 +57,8 @@ module Glossema
         def error(message) = raise(IllFormed, message.strip)
       end
 
-      # source, written: the bytes of the document and of its translation. Answers sentences, none when all is
-      # kept.
+      # source, written: the bytes of the document and of its translation. Returns [[key, details] …] of the sentences,
+      # none when all is kept.
       def self.differences(source, written, name) = new(source, written, name).differences
 
       def initialize(source, written, name)
@@ -69,8 +69,8 @@ module Glossema
         missing = @source.entries - @written.entries
         extra = @written.entries - @source.entries
         [
-          *missing.map { |path| "The part #{path} is missing." },
-          *extra.map { |path| "The part #{path} was not in the source." },
+          *missing.map { |path| ["part-missing", { part: path }] },
+          *extra.map { |path| ["part-added", { part: path }] },
           *(@source.entries & @written.entries).flat_map { |path| part(path) }
         ]
       end
@@ -80,10 +80,10 @@ module Glossema
       def part(path)
         before, after = @source.read(path), @written.read(path)
         return [] if before == after || !path.match?(MARKUP)
-        return ["The relations in #{path} have changed."] if path.end_with?(".rels")
+        return [["relations", { part: path }]] if path.end_with?(".rels")
 
         one = tally(before) or return []
-        two = tally(after) or return ["#{path} is not well-formed XML."]
+        two = tally(after) or return [["ill-formed", { part: path }]]
         links(path, one.links, two.links) + elements(path, one.elements, two.elements)
       end
 
@@ -98,8 +98,8 @@ module Glossema
           next if before[key] == after[key]
 
           name, value = key
-          lost = before[key] > after[key]
-          "#{lost ? "A link was lost" : "A link was added"} in #{path} (#{name}=#{value[0, 60]})."
+          difference = before[key] > after[key] ? "link-lost" : "link-added"
+          [difference, { part: path, name: name, value: value[0, 60] }]
         end
       end
 
@@ -107,8 +107,8 @@ module Glossema
         (before.keys | after.keys).filter_map do |key|
           next if before[key] == after[key]
 
-          what = COUNTED_ELEMENTS.fetch(key.last).capitalize
-          "#{what} in #{path}: #{before[key]} before, #{after[key]} now (#{key.last})."
+          ["elements-changed", { element: COUNTED_ELEMENTS.fetch(key.last), part: path, before: before[key],
+                                 now: after[key], name: key.last }]
         end
       end
     end

@@ -9,12 +9,12 @@ module Glossema
       # Seconds from its end to the beginning of another one; below 0 they overlap; nil without an end.
       def gap_to(other) = finish && (other.start - finish)
 
-      # path: of a unit of a timed format ("cue 3 · 00:00:01,000 → 00:00:04,200"; "?" for a time that is
-      # missing) → Cue, or nil for any other.
-      def self.of(path)
-        match = path.to_s.match(/\Acue (\d+) · (\S+) → (\S+)(?: · ([a-z ]+))?\z/) or return
-        start, finish = match.captures[1, 2].map { |text| seconds(text) }
-        new(number: match[1].to_i, start: start, finish: finish, place: match[4]) if start
+      # location: of a unit, or nil → Cue; nil where it is no cue, or one without a start.
+      def self.at(location)
+        return unless location && location["kind"] == "cue"
+
+        start, finish = location.values_at("start", "end").map { |text| seconds(text.to_s) }
+        new(number: location["cue"], start: start, finish: finish, place: location["placement"]) if start
       end
 
       # "01:02:03,400", "02:03.4", "-00:00:01,000" → Rational seconds, or nil.

@@ -175,7 +175,7 @@ RSpec.describe Glossema::Formats::Docx do
     ).to eq(%w[codes text])
     lost = { opened.segments.first.id => Glossema::Content.text("Uno due") }
     expect(Glossema::Proof.new(opened, opened.write(lost), lost).differences.map(&:message)).to eq(
-      ["Codes of “One two”: {1} missing, {/1} missing."]
+      ["Codes missing in “One two”: {1} {/1}."]
     )
   end
 

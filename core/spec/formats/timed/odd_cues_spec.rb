@@ -36,7 +36,7 @@ RSpec.describe "Odd subtitles" do
 
   def shown(document)
     document.units.map do |unit|
-      cue = Glossema::Timing::Cue.of(unit.path)
+      cue = unit.cue
       [cue.start, cue.finish, unit.content.text]
     end
   end

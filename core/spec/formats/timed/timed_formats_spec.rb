@@ -50,7 +50,7 @@ RSpec.describe "Cues of files that are not as they should be" do
       "00:00:06,000\nThree\n"
     document = open_text(text, "a.srt")
     expect(written_of(document)).to eq(%w[One Two Three])
-    cues = document.units.map { |unit| Glossema::Timing::Cue.of(unit.path) }
+    cues = document.units.map { |unit| unit.cue }
     expect(cues.map { |cue| [cue.start, cue.finish] }).to eq([[-1, 2], [5, nil], [4, 6]])
     expect(put(document, "Uno", "Due",
       "Tre")).to eq(text.sub("One", "Uno").sub("Two", "Due").sub("Three", "Tre"))
@@ -80,7 +80,7 @@ RSpec.describe Glossema::Formats::Ttml do
     ["", 'begin="10s"', 'begin="1s" end="3s"', [11, 13]], ["", "", 'begin="1s"', [1, nil]]
   ].each do |head, outer, own, times|
     it "reads #{own} in #{[outer, head].reject(&:empty?).join(" in ")}" do
-      cue = Glossema::Timing::Cue.of(ttml("<div #{outer}><p #{own}>One</p></div>", head).units.first.path)
+      cue = ttml("<div #{outer}><p #{own}>One</p></div>", head).units.first.cue
       expect([cue.start, cue.finish].map { |time| time&.to_f }).to eq(times)
     end
   end
@@ -107,7 +107,7 @@ RSpec.describe Glossema::Timing::Placement do
   ].each do |name, text, place, looks|
     it "is #{place || "below"} in #{name}, with #{looks}" do
       segment = open_text(text, name).segments.first
-      expect(Glossema::Timing::Cue.of(segment.unit.path).place).to eq(place)
+      expect(segment.unit.cue.place).to eq(place)
       expect(segment.content.codes.select(&:open?).map(&:css)).to eq(looks)
     end
   end

@@ -163,7 +163,7 @@ module Glossema
           cell.to,
           content,
           block: "cell",
-          path: "row #{number + 1} · column #{Columns.letters(column)}",
+          location: Location.new("row", number: number + 1, column: Columns.letters(column)),
           **facts(row)
         ) { |target| encoded(Placeholders.write(target, raws, &:itself), cell) }
       end
@@ -187,7 +187,7 @@ module Glossema
           to,
           content,
           block: "cell",
-          path: "row #{number + 1}",
+          location: Location.new("row", number: number + 1),
           target: given,
           state: given && "translated",
           whole: true,

@@ -63,7 +63,8 @@ module Glossema
         tuv = target_language && pick(variants, target_language)
         target = tuv&.child("seg")
         notes = tu.all("note").map { |note| note.inner_text.strip }
-        facts = { note: notes.join(" · "), key: tu["tuid"], path: "unit #{tu["tuid"] || number}" }
+        facts = { note: notes.join(" · "), key: tu["tuid"],
+                  location: Location.new("unit", number: tu["tuid"] || number) }
         take(
           unique("u#{tu["tuid"] || number}"),
           source,

@@ -59,7 +59,7 @@ module Glossema
 
       def preview
         units
-          .chunk_while { |one, other| one.path == other.path }
+          .chunk_while { |one, other| one.location == other.location }
           .map { |group| "<p>#{group.map { |unit| yield unit }.join(" ")}</p>" }
           .join("\n")
       end
@@ -157,7 +157,7 @@ module Glossema
           note: notes.reject(&:empty?).join(" · "),
           limit: limit,
           key: unit["resname"] || unit["id"],
-          path: [path, unit["resname"]].compact.join(" · ")
+          location: Location.named([path, unit["resname"]].compact.join(" · "))
         }
         free_attribute(unit, "approved")
         segmented = unit.child("seg-source")
@@ -281,7 +281,7 @@ module Glossema
               note: notes.reject(&:empty?).join(" · "),
               limit: limit,
               key: unit["name"] || unit["id"],
-              path: unit["name"] || "unit #{unit["id"]}"
+              location: unit["name"] ? Location.named(unit["name"]) : Location.new("unit", number: unit["id"])
             }
             state = target && (STATES_2[segment["state"].to_s] || "draft")
             take(
@@ -343,7 +343,7 @@ module Glossema
         unit =
           Unit.new(
             id: id,
-            path: facts[:path],
+            location: facts[:location],
             block: "paragraph",
             content: content,
             note: facts[:note].to_s.empty? ? nil : facts[:note],

@@ -223,10 +223,10 @@ module Glossema
 
       def block_name(node, context) = NAMES.fetch(node.name, context.block)
 
-      def path_name(node, context)
-        return "title of the page" if node.name == "title"
+      def location(node, context)
+        return Location.new("page-title") if node.name == "title"
 
-        context.path unless PAGE[node.name]
+        context.location unless PAGE[node.name]
       end
 
       def page_unit(html, unit, parent)

@@ -47,7 +47,7 @@ module Glossema
           .map(&:last)
           .chunk_while do |one, other|
             one.block == "cell" && other.block == "cell" &&
-              one.path[/\Arow \d+ of table \d+/] == other.path[/\Arow \d+ of table \d+/]
+              one.location.values_at("number", "row") == other.location.values_at("number", "row")
           end
           .map do |group|
             if group.first.block == "cell"
@@ -250,7 +250,8 @@ module Glossema
                   slice(from + offset + start, from + offset + finish),
                   ""
                 )
-              unit([line], "cell", "row #{count.zero? ? 1 : count} of table #{number} · column #{column + 1}")
+              place = { number: number, row: count.zero? ? 1 : count, column: column + 1 }
+              unit([line], "cell", Location.new("table", **place))
             end
           end
           count += 1
@@ -283,7 +284,7 @@ module Glossema
         unit(lines, block || @kind || "paragraph")
       end
 
-      def unit(lines, block, path = nil)
+      def unit(lines, block, location = nil)
         from, to = lines.first.from, lines.last.to
         to -= lines.last.text[/(?<![ \t])[ \t]*\z/].bytesize
         return if to <= from
@@ -300,7 +301,7 @@ module Glossema
           to,
           content,
           block: block == "note" ? "note" : block,
-          path: path || block.sub(/-\d\z/, "").tr("-", " ")
+          location: location || Location.block(block)
         ) { |target| inline.write(target, block) }
       end
     end

@@ -191,7 +191,7 @@ module Glossema
       def line_break?(node) = node.local == "br"
       def display(node) = line_break?(node) ? "line break" : super
       def look(node) = LOOKS.fetch(node.local, "")
-      def path_name(node, _context) = node.local.tr("_-", " ")
+      def location(node, _context) = Location.named(node.local.tr("_-", " "))
 
       def block_name(node, context)
         {

@@ -121,7 +121,8 @@ module Glossema
                   "./*[local-name()='sdt']/*[local-name()='sdtContent']/*[local-name()='tc']"
               )
               .each_with_index do |cell, c|
-                walk(cell, story, context.merge(table: "table #{number} · row #{r + 1} · column #{c + 1}"))
+                walk(cell, story,
+                  context.merge(table: Location.new("table", number: number, row: r + 1, column: c + 1)))
               end
           end
       end
@@ -142,12 +143,13 @@ module Glossema
               .element_children
               .select { |child| child.name == "p" }
               .each_with_index do |node, index|
-                pair(node, lines[index], target, story, "table #{number} · row #{r + 1}", index)
+                pair(node, lines[index], target, story, Location.new("table", number: number, row: r + 1),
+                  index)
               end
           end
       end
 
-      def pair(node, line, cell, story, path, index)
+      def pair(node, line, cell, story, location, index)
         paragraph = Paragraph.new(node, styles, [], hidden: @options["hidden"])
         return if paragraph.content.blank?
 
@@ -155,8 +157,8 @@ module Glossema
         given = given && !given.blank? ? given.fitted(paragraph.content) : nil
         unit =
           Unit.new(
-            id: "#{short(story.path)}:#{path.scan(/\d+/).join("-")}-#{index + 1}",
-            path: path,
+            id: "#{short(story.path)}:#{[*location.values_at("number", "row"), index + 1].join("-")}",
+            location: location,
             block: "cell",
             content: paragraph.content,
             look: paragraph.look,
@@ -234,7 +236,7 @@ module Glossema
         unit =
           Unit.new(
             id: "#{short(story.path)}:#{index}",
-            path: path(context, paragraph, index),
+            location: location(context, paragraph, index),
             block: block(context, paragraph),
             content: paragraph.content,
             look: paragraph.look
@@ -254,17 +256,13 @@ module Glossema
         paragraph.block
       end
 
-      def path(context, paragraph, index)
-        place =
-          context[:table] ||
-          (
-            if context[:where] == "body"
-              "#{paragraph.block.sub(/-\d/, "").tr("-", " ")} #{index}"
-            else
-              context[:where]
-            end
-          )
-        context[:note] ? "#{place} #{context[:note]}" : place
+      def location(context, paragraph, index)
+        where = context[:where].tr(" ", "-")
+        return context[:table] || Location.block(paragraph.block, index) if where == "body"
+
+        note = context[:note] && Location.new(where, number: context[:note])
+        table = context[:table] && context[:table].merge("within" => note || Location.new(where)).freeze
+        table || note || Location.new(where)
       end
     end
   end

@@ -140,7 +140,7 @@ module Glossema
       def renamed(unit, index, path)
         unit.dup.tap do |copy|
           copy.id = "p#{index}-#{unit.id}"
-          copy.path = "#{File.basename(path)} · #{unit.path}"
+          copy.location = unit.location.merge("within" => Location.named(File.basename(path)))
           copy.block = "title" if path == @root
         end
       end

@@ -134,7 +134,8 @@ module Glossema
         rows.each_with_index do |row, r|
           row.element_children.each_with_index do |cell, c|
             if cell.name == "table-cell"
-              walk(cell, part, context.merge(table: "table #{number} · row #{r + 1} · column #{c + 1}"))
+              walk(cell, part,
+                context.merge(table: Location.new("table", number: number, row: r + 1, column: c + 1)))
             end
           end
         end
@@ -147,13 +148,10 @@ module Glossema
         paragraph = Paragraph.new(node, @styles, hidden: @options["hidden"])
         index = @counters[part] += 1
         block = block_of(node, context)
-        path =
-          context[:path] || context[:table] ||
-          (context[:where] == "body" ? "#{block.sub(/-\d/, "").tr("-", " ")} #{index}" : context[:where])
         unit =
           Unit.new(
             id: "#{part.delete_suffix(".xml").tr("/", "-")}:#{index}",
-            path: path,
+            location: location_of(block, index, context),
             block: block,
             content: paragraph.content,
             look: paragraph.look
@@ -161,6 +159,12 @@ module Glossema
         @places << Place.new(unit: unit, paragraph: paragraph, part: part)
         # Notes, text boxes and pictures that hang in this paragraph.
         walk(node, part, context.merge(list: false))
+      end
+
+      def location_of(block, index, context)
+        return context[:location] || context[:table] if context[:location] || context[:table]
+
+        context[:where] == "body" ? Location.block(block, index) : Location.new(context[:where].tr(" ", "-"))
       end
 
       def block_of(node, context)
@@ -176,7 +180,8 @@ module Glossema
         return if !@options["alt_texts"] || !node.text.match?(/\p{L}/)
 
         id = "#{short(part)}:alt#{@counters[:alt] += 1}"
-        take_attribute(node, id: id, path: "alternative text of a picture", part: part, block: "alt-text")
+        take_attribute(node, id: id, location: Location.new("alternative-text"), part: part,
+          block: "alt-text")
       end
 
       def read_margins
@@ -192,7 +197,7 @@ module Glossema
 
       def read_title
         node = container.entry?("meta.xml") && parse("meta.xml").at_xpath("//*[local-name()='title']")
-        take_attribute(node || nil, id: "title", path: "title of the document", part: "meta.xml")
+        take_attribute(node || nil, id: "title", location: Location.new("document-title"), part: "meta.xml")
       end
 
       def html(node, places, block)

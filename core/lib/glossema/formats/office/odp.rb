@@ -40,14 +40,14 @@ module Glossema
 
       private
 
-      def slide_of(place) = place.unit.path[/\A[^·]+/].strip
+      def slide_of(place) = Location.text(place.unit.location.except("row", "column"))
 
       def read
         pages = body.element_children.select { |node| node.name == "page" }
         pages.each_with_index do |page, index|
           next if hidden?(page) && !@options["hidden_slides"]
 
-          label = "slide #{index + 1}"
+          label = Location.new("slide", number: index + 1)
           page.element_children.each do |shape|
             shape.name == "notes" ? notes(shape, label) : shape(shape, "content.xml", label)
           end
@@ -76,7 +76,8 @@ module Glossema
         return if Odf.value(node, "placeholder") == "true" && part == "content.xml"
 
         holder = Nokogiri::XML::NodeSet.new(node.document, [node])
-        context = { where: "body", path: label, block: HEADINGS[kind] || (kind ? "paragraph" : "text-box") }
+        context = { where: "body", location: label,
+                    block: HEADINGS[kind] || (kind ? "paragraph" : "text-box") }
         node.name == "table" ? walk_table(node, part, context) : walk_shape(holder.first, part, context)
       end
 
@@ -112,7 +113,7 @@ module Glossema
                 walk_shape(
                   cell,
                   part,
-                  context.merge(path: "#{context[:path]} · row #{r + 1} · column #{c + 1}", block: "cell")
+                  context.merge(location: Location.cell(context[:location], r + 1, c + 1), block: "cell")
                 )
               end
           end
@@ -123,7 +124,8 @@ module Glossema
 
         node.element_children.each do |shape|
           if Odf.value(shape, "class") == "notes"
-            walk_shape(shape, "content.xml", { where: "body", path: "notes of #{label}", block: "note" })
+            walk_shape(shape, "content.xml",
+              { where: "body", location: Location.new("slide-notes", number: label["number"]), block: "note" })
           end
         end
       end
@@ -132,8 +134,9 @@ module Glossema
         parse("styles.xml")
           .xpath("//*[local-name()='master-page']")
           .each do |page|
+            label = Location.new("master", name: Odf.value(page, "name"))
             page.element_children.each do |node|
-              shape(node, "styles.xml", "master #{Odf.value(page, "name")}") unless node.name == "notes"
+              shape(node, "styles.xml", label) unless node.name == "notes"
             end
           end
       end

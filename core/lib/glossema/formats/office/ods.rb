@@ -21,15 +21,15 @@ module Glossema
       def page(&block)
         @places
           .select(&:paragraph)
-          .group_by { |place| place.unit.path[/\A.*(?= · [A-Z]+\d+\z)/] }
+          .group_by { |place| sheet_of(place.unit.location) }
           .map do |sheet, places|
             rows =
               places
                 .first(4000)
-                .group_by { |place| place.unit.path[/\d+\z/] }
+                .group_by { |place| place.unit.location["cell"].to_s[/\d+\z/] }
                 .map do |row, cells|
                   "<tr><th>#{row if sheet}</th>" \
-"#{cells.group_by { |place| place.unit.path }.values.map { |group|
+"#{cells.group_by { |place| place.unit.location }.values.map { |group|
   "<td>#{group.map { |place|
     block.call(place.unit)
   }.join("<br>")}</td>"
@@ -39,6 +39,8 @@ module Glossema
           end
           .join
       end
+
+      def sheet_of(location) = (location["sheet"] if location["kind"] == "sheet-cell")
 
       def frame(path)
         xml = Nokogiri.XML(super)
@@ -91,7 +93,8 @@ module Glossema
         table
           .xpath("./*[local-name()='shapes']")
           .each do |shapes|
-            walk(shapes, "content.xml", { where: "body", path: "#{name} · shape", block: "text-box" })
+            walk(shapes, "content.xml",
+              { where: "body", location: Location.new("sheet-shape", sheet: name), block: "text-box" })
           end
       end
 
@@ -114,7 +117,7 @@ module Glossema
           unit:
             Unit.new(
               id: "sheet#{number}",
-              path: "name of a sheet",
+              location: Location.new("sheet-name"),
               block: "property",
               content: Content.text(name)
             ),
@@ -176,7 +179,7 @@ module Glossema
       end
 
       def read_cell(cell, column, sheet, facts)
-        place = "#{sheet} · #{Columns.letters(column)}#{@row}"
+        place = { sheet: sheet, cell: "#{Columns.letters(column)}#{@row}" }
         lines, others = cell.element_children.partition { |child| child.name == "p" }
         others.each do |child|
           if child.name == "annotation"
@@ -194,7 +197,8 @@ module Glossema
         end
 
         lines.each_with_index do |line, index|
-          paragraph(line, "content.xml", { where: "body", path: place, block: "cell" })
+          paragraph(line, "content.xml",
+            { where: "body", location: Location.new("sheet-cell", **place), block: "cell" })
           @places
             .reverse_each
             .find { |one| one.paragraph && one.paragraph.node == line }
@@ -209,14 +213,16 @@ module Glossema
       def walk_shape(node, place)
         return if %w[forms detective].include?(node.name)
 
-        walk(node, "content.xml", { where: "body", path: "#{place} · shape", block: "text-box" })
+        walk(node, "content.xml",
+          { where: "body", location: Location.new("cell-shape", **place), block: "text-box" })
       end
 
       def comment(node, place)
         node
           .xpath("./*[local-name()='p']")
           .each do |line|
-            paragraph(line, "content.xml", { where: "body", path: "#{place} · comment", block: "note" })
+            paragraph(line, "content.xml",
+              { where: "body", location: Location.new("cell-comment", **place), block: "note" })
           end
       end
     end

@@ -119,7 +119,7 @@ module Glossema
           take_attribute(
             attribute,
             id: "#{short(story.path)}:alt#{@counters[:alt] += 1}",
-            path: name == "descr" ? "alternative text of a picture" : "title of a picture",
+            location: Location.new(name == "descr" ? "alternative-text" : "picture-title"),
             part: story.path,
             block: "alt-text"
           )
@@ -136,11 +136,11 @@ module Glossema
       def read_title
         path = title_path
         node = path && container.entry?(path) && parse(path).at_xpath("//*[local-name()='title']")
-        take_attribute(node || nil, id: "title", path: "title of the document", part: path)
+        take_attribute(node || nil, id: "title", location: Location.new("document-title"), part: path)
       end
 
       # A part of DrawingML text (a chart, a diagram, a slide): every paragraph in order is a unit. The block
-      # is given each paragraph's node and answers [block, path] of its unit, or nil to pass it over.
+      # is given each paragraph's node and answers [block, location] of its unit, or nil to pass it over.
       def read_drawing(story)
         story
           .xml
@@ -148,13 +148,13 @@ module Glossema
           .xpath(".//*[local-name()='p']")
           .each do |node|
             paragraph = Drawing.new(node, ->(id) { link_target(story.path, id) })
-            block, path = yield(node)
+            block, location = yield(node)
             next unless block
 
             unit =
               Unit.new(
                 id: "#{short(story.path)}:#{@counters[story.path] += 1}",
-                path: path,
+                location: location,
                 block: block,
                 content: paragraph.content,
                 look: paragraph.look
@@ -173,7 +173,8 @@ module Glossema
         nodes.group_by(&:text).each_value do |same|
           first, *others = same.map { |node| TextOnly.new(node) }
           id = "#{short(path)}:c#{@counters["cached #{path}"] += 1}"
-          unit = Unit.new(id: id, path: "text of a chart", block: "chart", content: first.content, look: "")
+          unit = Unit.new(id: id, location: Location.new("chart"), block: "chart", content: first.content,
+            look: "")
           mirrors = others.map { |other| Place.new(paragraph: other, part: path) }
           @places << Place.new(unit: unit, paragraph: first, mirrors: mirrors, part: path)
         end
@@ -183,14 +184,16 @@ module Glossema
       def read_graphics(part)
         related(part, "chart").each do |path|
           xml = readable(path) or next
-          read_drawing(Story.new(path: path, kind: "chart", xml: xml)) { ["chart", "text of a chart"] }
+          read_drawing(Story.new(path: path, kind: "chart", xml: xml)) { ["chart", Location.new("chart")] }
           read_cached(path, xml)
         end
         drawn = related(part, "diagramDrawing")
         related(part, "diagramData").each_with_index do |path, index|
           from = @places.size
           xml = readable(path) or next
-          read_drawing(Story.new(path: path, kind: "diagram", xml: xml)) { ["diagram", "text of a diagram"] }
+          read_drawing(Story.new(path: path, kind: "diagram", xml: xml)) {
+            ["diagram", Location.new("diagram")]
+          }
           mirror(drawn[index], @places[from..]) if drawn[index] && readable(drawn[index])
         end
       end

@@ -33,13 +33,15 @@ module Glossema
           .chunk_while { |one, other| one.part == other.part }
           .map do |places|
             story = @stories.find { |candidate| candidate.path == places.first.part }
-            "<section class=\"slide\"><p class=\"number\">#{story ? label(story) : "chart or diagram"}</p>" \
+            "<section class=\"slide\"><p class=\"number\">#{story_heading(story)}</p>" \
               "#{blocks(places, block)}</section>"
           end
           .join("\n")
       end
 
       private
+
+      def story_heading(story) = Location.text(story ? label(story) : Location.new("chart-or-diagram"))
 
       def turned_parts = @stories.map(&:path) | @places.filter_map { |place| place.part if place.paragraph }
 
@@ -107,7 +109,7 @@ module Glossema
         return nil if node.ancestors.any? { |parent| parent.name == "Fallback" }
 
         cell = node.ancestors.find { |parent| parent.name == "tc" }
-        return "cell", "#{label(story)} · #{cell_place(cell)}" if cell
+        return "cell", cell_location(cell, story) if cell
 
         shape = node.ancestors.find { |parent| parent.name == "sp" }
         type = shape && holder_type(shape)
@@ -140,17 +142,19 @@ module Glossema
         end
       end
 
-      def cell_place(cell)
+      def cell_location(cell, story)
         row = cell.parent
-        "row #{row.parent.element_children.select { |child| child.name == "tr" }.index(row) + 1} · column " \
-          "#{row.element_children.select { |child| child.name == "tc" }.index(cell) + 1}"
+        rows = row.parent.element_children.select { |child| child.name == "tr" }
+        cells = row.element_children.select { |child| child.name == "tc" }
+        Location.cell(label(story), rows.index(row) + 1, cells.index(cell) + 1)
       end
 
       def label(story)
-        { "notes" => "notes of slide #{story.number}", "master" => "master #{short(story.path)}" }.fetch(
-          story.kind,
-          "slide #{story.number}"
-        )
+        case story.kind
+        when "notes" then Location.new("slide-notes", number: story.number)
+        when "master" then Location.new("master", name: short(story.path))
+        else Location.new("slide", number: story.number)
+        end
       end
 
       def blocks(places, block)

@@ -326,7 +326,7 @@ module Glossema
         unit =
           Unit.new(
             id: "s#{sheet.number}!#{cell.reference}",
-            path: "#{sheet.name} · #{cell.reference}",
+            location: Location.new("sheet-cell", sheet: sheet.name, cell: cell.reference),
             block: "cell",
             content: rich.content,
             look: rich.look,
@@ -343,7 +343,7 @@ module Glossema
         unit =
           Unit.new(
             id: "s#{sheet.number}!#{reference}",
-            path: "#{sheet.name} · #{reference}",
+            location: Location.new("sheet-cell", sheet: sheet.name, cell: reference),
             block: "cell",
             content: rich.content,
             look: rich.look,
@@ -394,7 +394,7 @@ module Glossema
               take_attribute(
                 node.attribute(name),
                 id: "s#{sheet.number}!#{name}#{index + 1}",
-                path: "#{sheet.name} · message for #{node["sqref"]}",
+                location: Location.new("sheet-message", sheet: sheet.name, cells: node["sqref"].to_s),
                 part: sheet.path
               )
             end
@@ -405,7 +405,7 @@ module Glossema
             take_attribute(
               node.attribute("tooltip"),
               id: "s#{sheet.number}!tip#{index + 1}",
-              path: "#{sheet.name} · tip of a link",
+              location: Location.new("link-tip", sheet: sheet.name),
               part: sheet.path
             )
           end
@@ -421,7 +421,8 @@ module Glossema
             unit =
               Unit.new(
                 id: "s#{sheet.number}!#{node.name}",
-                path: "#{sheet.name} · printed #{node.name[/Header/] ? "header" : "footer"}",
+                location: Location.new(node.name[/Header/] ? "sheet-header" : "sheet-footer",
+                  sheet: sheet.name),
                 block: node.name[/Header/] ? "header" : "footer",
                 content: content
               )
@@ -443,7 +444,7 @@ module Glossema
             if node.ancestors.any? { |parent| parent.name == "Fallback" }
               nil
             else
-              ["text-box", "#{sheet.name} · shape"]
+              ["text-box", Location.new("sheet-shape", sheet: sheet.name)]
             end
           end
           story.xml.xpath("//*[local-name()='cNvPr']").each { |node| alt_text(node, story) }
@@ -473,7 +474,7 @@ module Glossema
                 unit:
                   Unit.new(
                     id: "s#{sheet.number}!comment-#{node["ref"]}",
-                    path: "#{sheet.name} · comment on #{node["ref"]}",
+                    location: Location.new("cell-comment", sheet: sheet.name, cell: node["ref"]),
                     block: "note",
                     content: rich.content,
                     look: rich.look
@@ -496,7 +497,7 @@ module Glossema
           unit =
             Unit.new(
               id: "s#{sheet.number}!name",
-              path: "name of a sheet",
+              location: Location.new("sheet-name"),
               block: "property",
               content: Content.text(sheet.name),
               limit: MAX_NAME

@@ -34,7 +34,7 @@ module Glossema
               from,
               at,
               Content.text(block ? piece.gsub(LINE_END, "\n") : piece),
-              path: "#{block ? "paragraph" : "line"} #{number}"
+              location: Location.new(block ? "paragraph" : "line", number: number)
             ) { |content| content.text.gsub("\n", block ? line_end : " ") }
           end
       end

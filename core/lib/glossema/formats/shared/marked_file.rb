@@ -10,7 +10,7 @@ module Glossema
   module Formats
     class MarkedFile < TextFile
       Context =
-        Struct.new(:translate, :preserve, :facts, :block, :path, keyword_init: true) do
+        Struct.new(:translate, :preserve, :facts, :block, :location, keyword_init: true) do
           def with(**changes) = self.class.new(**to_h, **changes)
         end
       SPACE = /[ \t\r\n\f]+/
@@ -56,7 +56,8 @@ module Glossema
         prepare
         @tree = Markup.parse(@text, html: html?)
         settle
-        walk(@tree, Context.new(translate: true, preserve: false, facts: {}, block: "paragraph", path: nil))
+        walk(@tree,
+          Context.new(translate: true, preserve: false, facts: {}, block: "paragraph", location: nil))
       rescue Markup::TooDeep
         raise Refused.new("hostile.elements-too-deep", name: @name)
       end
@@ -75,7 +76,7 @@ module Glossema
       def facts(_node) = {}
       def look(_node) = ""
       def block_name(_node, context) = context.block
-      def path_name(_node, context) = context.path
+      def location(_node, context) = context.location
       def opaque?(_node) = false
       def merges?(_node) = false
       def line_break?(_node) = false
@@ -88,7 +89,7 @@ module Glossema
           preserve: preserves?(node, outer.preserve),
           facts: outer.facts.merge(facts(node)),
           block: block_name(node, outer),
-          path: path_name(node, outer)
+          location: location(node, outer)
         )
       end
 
@@ -166,7 +167,7 @@ module Glossema
           to,
           content,
           block: context.block,
-          path: context.path || context.block.sub(/-\d\z/, "").tr("-", " "),
+          location: context.location || Location.block(context.block),
           **context.facts
         ) { |target| markup_of(target, preserve) }
       end
@@ -197,7 +198,7 @@ module Glossema
           node.to - 3,
           content,
           block: context.block,
-          path: context.path || "text",
+          location: context.location || Location.new("text"),
           **context.facts
         ) { |target| Placeholders.write(target, raws, &:itself).gsub("]]>", "]]]]><![CDATA[>") }
       end
@@ -470,7 +471,7 @@ module Glossema
             to + (quote ? 1 : 0),
             content,
             block: block,
-            path: attribute_path(node, name),
+            location: attribute_location(node, name),
             **context.facts.slice(:note)
           ) do |target|
             text = Placeholders.write(target, raws) { |run| Markup.escape_attribute(run) }
@@ -480,7 +481,7 @@ module Glossema
       end
 
       def attribute_content(value) = [Content.text(value), {}]
-      def attribute_path(node, name) = "#{name} of #{node.local}"
+      def attribute_location(node, name) = Location.new("attribute", name: name, element: node.local)
 
       def page_of(node, units, block)
         node

@@ -119,18 +119,18 @@ module Glossema
       end
 
       # Takes an attribute (or an element with nothing but text) whose words a reader sees.
-      def take_attribute(attribute, id:, path:, part:, block: "property")
+      def take_attribute(attribute, id:, location:, part:, block: "property")
         return unless attribute && attribute.text.match?(/\p{L}/)
 
-        unit = Unit.new(id: id, path: path, block: block, content: Content.text(attribute.text))
+        unit = Unit.new(id: id, location: location, block: block, content: Content.text(attribute.text))
         @places << Place.new(unit: unit, attribute: attribute, part: part)
       end
 
       # Takes what answers `content` and `write` as a paragraph does, and holds words without codes.
-      def take_words(words, id:, path:, part:)
+      def take_words(words, id:, location:, part:)
         return unless words.content.text.match?(/\p{L}/)
 
-        unit = Unit.new(id: id, path: path, block: "property", content: words.content, look: "")
+        unit = Unit.new(id: id, location: location, block: "property", content: words.content, look: "")
         @places << Place.new(unit: unit, paragraph: words, mirrors: [], part: part)
       end
 

@@ -142,7 +142,7 @@ module Glossema
         to,
         content,
         block: "line",
-        path: id,
+        location: Location.named(id),
         note: nil,
         limit: nil,
         key: nil,
@@ -153,7 +153,7 @@ module Glossema
         unit =
           Unit.new(
             id: id,
-            path: path,
+            location: location,
             block: block,
             content: content,
             note: note,

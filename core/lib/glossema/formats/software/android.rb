@@ -107,14 +107,20 @@ module Glossema
       def preserves?(_node, inherited) = inherited
       def attribute_names(_node) = []
       def facts(node) = @holders[node] || {}
-      def path_name(node, context) = @holders[node] ? @holders[node][:key] : context.path
+
+      def location(node, context)
+        @holders[node] ? Location.named(@holders[node][:key]) : context.location
+      end
+
       def block_name(_node, _context) = "line"
       def items_of(text) = placeholders(unescape(text))
       def encoded(text, _preserve) = escape(text)
 
       # Ids by name: forms that are added stand between others.
-      def place(id, *rest, path: nil, key: nil, **more, &write) =
-        super(key && !id.include?("@") ? key : id, *rest, path: path || key, key: key, **more, &write)
+      def place(id, *rest, location: nil, key: nil, **more, &write)
+        id = key if key && !id.include?("@")
+        super(id, *rest, location: location || Location.named(key), key: key, **more, &write)
+      end
 
       def unescape(text)
         text = text[1..-2] if text.length > 1 && text.match?(/\A".*[^\\]"\z/m)

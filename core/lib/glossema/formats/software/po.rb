@@ -194,7 +194,7 @@ module Glossema
           from,
           to,
           content,
-          path: "message #{@count}",
+          location: Location.new("message", number: @count),
           target: target,
           state: target && (fuzzy ? "draft" : "translated"),
           limit: limit,

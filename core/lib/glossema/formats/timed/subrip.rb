@@ -26,22 +26,19 @@ module Glossema
           )
       end
 
-      # What Timing::Cue reads again.
-      def self.path(number, times, placement) = ["cue #{number}", times, placement].compact.join(" · ")
-
-      # The times of a cue as its path has them.
-      def self.shown(time)
-        time.split("-->", -1).map { |one| one.strip.empty? ? "?" : one.strip }.join(" → ")
+      # times: the line of times as the file writes it, where the end may be missing.
+      def self.location(number, times, placement)
+        start, finish = times.split("-->", -1).map { |one| one.strip.empty? ? nil : one.strip }
+        Location.new("cue", cue: number, start: start, end: finish, placement: placement)
       end
 
       # Of all cues in order, also of those without text, which are no units.
-      def cue_paths = @cue_paths ||= []
+      def cue_locations = @cue_locations ||= []
 
       def preview
         "<table class=\"cues\">" \
 "#{units.map { |unit|
-  "<tr><th>#{Glossema::Html.escape(unit.path.sub(/\Acue \d+ · /,
-    ""))}</th><td>#{yield unit}</td></tr>"
+  "<tr><th>#{Glossema::Html.escape(Location.times(unit.location))}</th><td>#{yield unit}</td></tr>"
 }.join}</table>"
       end
 
@@ -63,7 +60,7 @@ module Glossema
         while scanner.skip_until(TIME)
           time, starts = scanner.matched, scanner.pos - scanner.matched_size
           scanner.skip(/[^\r\n]*(?:\r\n|\n|\r|\z)/)
-          cues << [self.class.shown(time), starts, scanner.pos]
+          cues << [time, starts, scanner.pos]
         end
         damaged("no-cue") if cues.empty? && @text.match?(/\S/)
         cues.each_with_index do |(time, _, from), index|
@@ -71,21 +68,21 @@ module Glossema
           raw = slice(from, index + 1 < cues.size ? cues[index + 1][1] : @text.bytesize)
           raw = raw.sub(/(?:\A|(?<=[\r\n]))[ \t]*\d+[ \t]*(?:\r\n|\n|\r)[ \t]*\z/, "") if index + 1 <
             cues.size
-          path = self.class.path(index + 1, time, Timing::Placement.of_tag(raw))
-          cue_paths << path
+          location = self.class.location(index + 1, time, Timing::Placement.of_tag(raw))
+          cue_locations << location
           next if raw.strip.empty?
 
           start = from + raw[/\A\s*/].bytesize
-          take("c#{index + 1}", start, start + raw.strip.bytesize, path, STYLE)
+          take("c#{index + 1}", start, start + raw.strip.bytesize, location, STYLE)
         end
       end
 
-      def take(id, from, to, path, pattern)
+      def take(id, from, to, location, pattern)
         content, raws = Placeholders.read(slice(from, to).gsub(/\r\n?/, "\n"), pattern)
         content = Content.new(content.items.map { |item| styled(item) })
         return if content.blank?
 
-        place(id, from, to, content, block: "cue", path: path, whole: true) do |target|
+        place(id, from, to, content, block: "cue", location: location, whole: true) do |target|
           Placeholders.write(target, raws) { |text| lines(text) }
         end
       end

@@ -19,7 +19,7 @@ module Glossema
       end
 
       # Of all cues in order, also of those without text, which are no units.
-      def cue_paths = @cue_paths ||= []
+      def cue_locations = @cue_locations ||= []
 
       private
 
@@ -34,14 +34,14 @@ module Glossema
         Timing::RetimingXml.new.apply(text, edits).tap { |fresh| @bytes = encode(fresh) }
       end
 
-      def path_name(node, context)
+      def location(node, context)
         return super unless cue?(node)
 
         @cues = @cues.to_i + 1
-        start, finish = times(node).map { |time| time ? Timing::Cue.clock(time) : "?" }
-        path = ["cue #{@cues}", "#{start} → #{finish}", placement(node)].compact.join(" · ")
-        cue_paths << path
-        path
+        start, finish = times(node).map { |time| time && Timing::Cue.clock(time) }
+        location = Location.new("cue", cue: @cues, start: start, end: finish, placement: placement(node))
+        cue_locations << location
+        location
       end
 
       def block_name(node, context) = cue?(node) ? "cue" : super

@@ -38,15 +38,15 @@ module Glossema
             number += 1
             start = from + match[0].bytesize
             text = slice(start, at)
-            path = self.class.path(number, self.class.shown(match[1]), Timing::Placement.of_settings(match[2]))
-            cue_paths << path
+            location = self.class.location(number, match[1], Timing::Placement.of_settings(match[2]))
+            cue_locations << location
             next if text.strip.empty?
 
             take(
               "c#{number}",
               start,
               at - text[/(?<!\s)\s*\z/].bytesize,
-              path,
+              location,
               STYLE
             )
           end
@@ -56,7 +56,7 @@ module Glossema
       # An empty line would end the cue.
       def lines(text) = text.gsub(/[ \t]*\n\s*/, line_end)
 
-      def take(id, from, to, path, pattern)
+      def take(id, from, to, location, pattern)
         super
         unit = @places.last&.unit
         return unless unit&.id == id

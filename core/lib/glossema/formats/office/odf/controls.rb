@@ -53,10 +53,12 @@ module Glossema
 
         def read_controls
           root = parse("content.xml").root
-          root.xpath("//form:*", "form" => FORM).each { |node| read_words(node, "words of a control") }
+          root.xpath("//form:*", "form" => FORM).each { |node|
+            read_words(node, Location.new("control-words"))
+          }
           root.xpath(CHOICES).each { |choice| read_choice(choice) }
           root.xpath(FIELDS).each do |field|
-            take_words(Package::TextOnly.new(field), id: control_id, path: "text of a field",
+            take_words(Package::TextOnly.new(field), id: control_id, location: Location.new("field-text"),
               part: "content.xml")
           end
           root.xpath(LISTS).each { |rule| read_rule(rule) }
@@ -64,14 +66,14 @@ module Glossema
 
         def read_choice(choice)
           shown = choice.attribute_nodes.find { |attribute| attribute.node_name == "display-text" }
-          take_attribute(shown, id: control_id, path: "choice of a control", part: "content.xml")
+          take_attribute(shown, id: control_id, location: Location.new("control-choice"), part: "content.xml")
         end
 
-        def read_words(node, path)
+        def read_words(node, location)
           node.attribute_nodes.each do |attribute|
             next unless WORDS[node.name]&.include?(attribute.node_name)
 
-            take_attribute(attribute, id: control_id, path: path, part: "content.xml")
+            take_attribute(attribute, id: control_id, location: location, part: "content.xml")
           end
         end
 
@@ -79,11 +81,11 @@ module Glossema
           condition = rule.attribute_nodes.find { |attribute| attribute.node_name == "condition" }
           if condition&.value.to_s.match?(TYPED)
             TypedChoice.new(condition, 0).choices.each_index do |index|
-              take_words(TypedChoice.new(condition, index), id: control_id, path: "choice for a cell",
+              take_words(TypedChoice.new(condition, index), id: control_id, location: Location.new("cell-choice"),
                 part: "content.xml")
             end
           end
-          rule.element_children.each { |message| read_words(message, "title of a message") }
+          rule.element_children.each { |message| read_words(message, Location.new("message-title")) }
           walk(rule, "content.xml", { where: "message", block: "property" })
         end
 

@@ -54,22 +54,25 @@ module Glossema
           read_choices(part)
           related(part, "control").each do |path|
             xml = readable(path) or next
-            xml.root.xpath(CAPTIONS).each { |node| control_words(node, path, "caption of a control") }
+            xml.root.xpath(CAPTIONS).each { |node|
+              control_words(node, path, Location.new("control-caption"))
+            }
           end
         end
 
         def read_choices(part)
           root = parse(part).root
           root.xpath(".//*[local-name()='listItem']").each do |node|
-            take_words(Choice.new(node), id: control_id(part), path: "choice of a list", part: part)
+            take_words(Choice.new(node), id: control_id(part), location: Location.new("list-choice"),
+              part: part)
           end
-          root.xpath(FIELDS).each { |node| control_words(node, part, "words of a form field") }
+          root.xpath(FIELDS).each { |node| control_words(node, part, Location.new("form-field-words")) }
         end
 
-        def control_words(node, part, path)
+        def control_words(node, part, location)
           names = WORDS.fetch(node.name)
           attribute = node.attribute_nodes.find { |one| names.include?(one.node_name) }
-          take_attribute(attribute, id: control_id(part), path: path, part: part)
+          take_attribute(attribute, id: control_id(part), location: location, part: part)
         end
 
         def control_id(part) = "#{short(part)}:control#{@counters["control #{part}"] += 1}"

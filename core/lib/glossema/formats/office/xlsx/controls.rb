@@ -89,7 +89,8 @@ module Glossema
               take_words(
                 TypedChoice.new(list, index),
                 id: "s#{sheet.number}!list#{at + 1}-#{index + 1}",
-                path: "#{sheet.name} · choice for #{node.at_xpath("ancestor::*[@sqref]")&.[]("sqref")}",
+                location: Location.new("sheet-choice", sheet: sheet.name,
+                  cells: node.at_xpath("ancestor::*[@sqref]")&.[]("sqref").to_s),
                 part: sheet.path
               )
             end
@@ -105,7 +106,7 @@ module Glossema
               twin = shown.find { |place| place.unit.content.text.strip == caption.content.text }
               next mirror_words(twin, caption, path) if twin&.mirrors
 
-              take_words(caption, id: control_id(path), path: "#{sheet.name} · caption of a control",
+              take_words(caption, id: control_id(path), location: Location.new("sheet-control", sheet: sheet.name),
                 part: path)
             end
           end
@@ -116,7 +117,7 @@ module Glossema
             xml = readable(path) or next
             xml.root.xpath(".//*[local-name()='item'][@val]").each do |node|
               take_attribute(node.attribute("val"), id: control_id(path), part: path,
-                path: "#{sheet.name} · choice of a list")
+                location: Location.new("sheet-list", sheet: sheet.name))
             end
           end
         end
@@ -124,13 +125,15 @@ module Glossema
         # Captions that no cell shows are units; those that cells show go with their cells, as do the caches.
         def read_pivots(sheet)
           related(sheet.path, "pivotTable").each do |path|
-            take_captions(path, "caption of a pivot table", sheet)
+            take_captions(path, Location.new("pivot-caption", sheet: sheet.name))
             related(path, "pivotCacheDefinition").each { |cache| note_repeats(cache, CACHED_PIVOT) }
           end
-          related(sheet.path, "slicer").each { |path| take_captions(path, "caption of a slicer", sheet) }
+          related(sheet.path, "slicer").each { |path|
+            take_captions(path, Location.new("slicer-caption", sheet: sheet.name))
+          }
         end
 
-        def take_captions(path, words, sheet)
+        def take_captions(path, location)
           @cell_texts ||= @taken.to_set { |cell| cell.unit.content.text }
           note_repeats(path, PIVOT)
           xml = parse(path)
@@ -140,7 +143,7 @@ module Glossema
             next if one && attribute.name == "dataCaption"
             next if @cell_texts.include?(attribute.value) || @literals.include?(attribute.value)
 
-            take_attribute(attribute, id: control_id(path), path: "#{sheet.name} · #{words}", part: path)
+            take_attribute(attribute, id: control_id(path), location: location, part: path)
           end
         end
 

@@ -1,0 +1,4 @@
+# Locations are told in the language of whoever asks.
+I18n.load_path += Dir[File.join(Glossema::Location::FOLDER, "*.yml")]
+texts = Hash.new { |all, language| all[language] = I18n.t("locations", locale: language).stringify_keys }
+Glossema::Location.texts_source = -> { texts[I18n.locale] }
