@@ -72,16 +72,16 @@ RSpec.describe Glossema::Proof do
 
   it "stores its differences as data, and words them when they are shown" do
     opened = document("<w:tbl><w:tr><w:tc>#{paragraph(run("One"))}</w:tc></w:tr></w:tbl>")
-    written = opened.file.container.write("word/document.xml" => body_of(opened.file.container.bytes).sub(
-      "One", "Two"
-    ))
+    container = opened.file.container
+    written = container.write("word/document.xml" => body_of(container.bytes).sub("One", "Two"))
     proof = described_class.new(opened, written, {})
     stored = JSON.parse(proof.record.to_json).fetch("differences")
     place = { "kind" => "table", "number" => 1, "row" => 1, "column" => 1 }
     expect(stored.first).to include("what" => "text", "key" => "text",
       "details" => include("location" => place))
-    expect(described_class::Difference.from_h(stored.first).message).to eq(proof.to_h["differences"].first["message"])
-    expect(proof.differences.first.message).to eq("table 1 · row 1 · column 1 should read “One” and reads “Two”.")
+    message = "table 1 · row 1 · column 1 should read “One” and reads “Two”."
+    expect(described_class::Difference.from_h(stored.first).message).to eq(message)
+    expect(proof.to_h["differences"].first["message"]).to eq(message)
     expect(stored).to all(satisfy { |one| described_class::Difference.fits?(one) })
     wrong = [{ "what" => "text", "key" => "text", "details" => {} }, { "what" => "text", "key" => "no" },
              "text"]

@@ -1,5 +1,5 @@
-# Where a unit stands in its file, as data that JSON can hold. It is put into words in the language of the user
-# who reads it.
+# Where a unit stands in its file, as data that JSON can hold. It is put into words in the language of the
+# user who reads it.
 module Glossema
   module Location
     FOLDER = File.join(ROOT, "data/locations")

@@ -2,14 +2,15 @@
 # many parts a judge that knows nothing of our readers compares what must not change.
 module Glossema
   class Proof
-    # unit: its id, or nil; what: the kind of difference ("text", "codes", "missing" …); key: of its sentence in
-    # data/refusals; details: plain values that the sentence names, by their names.
+    # unit: its id, or nil; what: the kind of difference ("text", "codes", "missing" …); key: of its sentence
+    # in data/refusals; details: plain values that the sentence names, by their names.
     Difference =
       Struct.new(:unit, :what, :key, :details, keyword_init: true) do
         # value: as to_h gives it.
         def self.from_h(value) = new(**value.transform_keys(&:to_sym).slice(*members))
 
-        # Can it be put into words, or was it stored as a sentence by an earlier version? A shape for DataShape.
+        # Can it be put into words, or was it stored as a sentence by an earlier version? A shape for
+        # DataShape.
         def self.fits?(value)
           return false unless DataShape.fits?({ "unit" => DataShape::Maybe.new(:text), "what" => :text },
             value)

@@ -26,7 +26,8 @@ module Glossema
         line.to_i.positive? ? phrase("near-line", line: line) : ""
       end
 
-      # All of the core's own, {"refusals" => {code => sentence or {variant => sentence}}, "phrases" => …, "proof" => …}.
+      # All of the core's own, {"refusals" => {code => sentence or {variant => sentence}}, "phrases" => …,
+      # "proof" => …}.
       def catalogue = @catalogue ||= YAML.load_file(File.join(FOLDER, "en.yml")).fetch("en")
 
       private

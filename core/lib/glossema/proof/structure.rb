@@ -57,8 +57,8 @@ module Glossema
         def error(message) = raise(IllFormed, message.strip)
       end
 
-      # source, written: the bytes of the document and of its translation. Returns [[key, details] …] of the sentences,
-      # none when all is kept.
+      # source, written: the bytes of the document and of its translation. Returns [[key, details] …] as a
+      # Proof::Difference has them, none when all is kept.
       def self.differences(source, written, name) = new(source, written, name).differences
 
       def initialize(source, written, name)

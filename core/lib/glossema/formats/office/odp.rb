@@ -122,11 +122,11 @@ module Glossema
       def notes(node, label)
         return unless @options["notes"]
 
+        location = Location.new("slide-notes", number: label["number"])
         node.element_children.each do |shape|
-          if Odf.value(shape, "class") == "notes"
-            walk_shape(shape, "content.xml",
-              { where: "body", location: Location.new("slide-notes", number: label["number"]), block: "note" })
-          end
+          next unless Odf.value(shape, "class") == "notes"
+
+          walk_shape(shape, "content.xml", { where: "body", location: location, block: "note" })
         end
       end
 

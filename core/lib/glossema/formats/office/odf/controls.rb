@@ -81,8 +81,8 @@ module Glossema
           condition = rule.attribute_nodes.find { |attribute| attribute.node_name == "condition" }
           if condition&.value.to_s.match?(TYPED)
             TypedChoice.new(condition, 0).choices.each_index do |index|
-              take_words(TypedChoice.new(condition, index), id: control_id, location: Location.new("cell-choice"),
-                part: "content.xml")
+              choice = TypedChoice.new(condition, index)
+              take_words(choice, id: control_id, location: Location.new("cell-choice"), part: "content.xml")
             end
           end
           rule.element_children.each { |message| read_words(message, Location.new("message-title")) }

@@ -106,8 +106,8 @@ module Glossema
               twin = shown.find { |place| place.unit.content.text.strip == caption.content.text }
               next mirror_words(twin, caption, path) if twin&.mirrors
 
-              take_words(caption, id: control_id(path), location: Location.new("sheet-control", sheet: sheet.name),
-                part: path)
+              location = Location.new("sheet-control", sheet: sheet.name)
+              take_words(caption, id: control_id(path), location: location, part: path)
             end
           end
         end
