@@ -25,7 +25,8 @@ RSpec.describe "Nothing typed is lost by a server that breaks" do
     type("italian, it")
     press(:enter)
     expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
-    click_button "Create project"
+    # The process that reads files is started together with the server.
+    click_button "Create project", wait: 60
     expect(card).to have_css(".source", text: "Check the brakes")
   end
 
