@@ -8,14 +8,14 @@ class Access
   def readable(kind) = owned(kind).or(kind.present.where(id: given(kind, Share.accepted)))
   def owned(kind) = kind.where(user_id: @user.id)
 
-  # "own", or of Share::RIGHTS; nil where it is not hers in any way.
+  # "own", or of Share::RIGHTS; nil without access.
   def right(item)
     return "own" if item.user_id == @user.id
 
     Share.accepted.find_by(user: @user, item: item)&.right
   end
 
-  # Raises Refused "share-right" where she may see it, and not what is needed: of Share::RIGHTS.
+  # Raises Refused "share-right" where the user may see it but lacks the right needed: of Share::RIGHTS.
   def allowed!(item, needed)
     right = right(item)
     return item if right == "own" || Share.enough?(right, needed)

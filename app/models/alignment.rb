@@ -104,7 +104,7 @@ class Alignment < ApplicationRecord
     end
   end
 
-  # So many units of her memories of the two languages teach the words; those used last first.
+  # The number of units of the user's memories for the two languages that teach word pairs; latest first.
   LEARNED = 4000
   def known
     memories = user.access.readable(Memory).present.select { |memory| memory.fits?(source_lang, target_lang) }
@@ -112,7 +112,7 @@ class Alignment < ApplicationRecord
     units.pluck(:source, :target).map { |pair| pair.map { |text| Glossema::Content.plain(text) } }
   end
 
-  # What her termbases say of the two languages.
+  # Term pairs of the user's termbases for the two languages.
   def terms
     languages = [source_lang, target_lang].map { |lang| Glossema::Languages.primary(lang) }
     termbases = user.access.readable(Termbase).present

@@ -1,4 +1,4 @@
-# A memory or termbase on a project: her own, or one that a colleague gave her.
+# A memory or termbase attached to a project: the user's own, or a shared one.
 module AttachedItem
   extend ActiveSupport::Concern
 

@@ -10,7 +10,7 @@ class AttachedMemory < ApplicationRecord
   validates :learns, inclusion: { in: LEARNS }
 
   # A memory that was deleted keeps its place, should it be brought back, but neither gives nor learns.
-  # One that was given to her by a colleague is there as long as she has it.
+  # A shared memory counts as long as it is shared.
   scope :usable, -> { where(memory_id: Memory.present.select(:id)).where(reached("memory", Share.accepted)) }
   scope :learning, lambda { |moment|
     usable.where(learns: moment, read_only: false).where(reached("memory", Share.adding))

@@ -6,7 +6,7 @@ class AttachedTermbase < ApplicationRecord
   belongs_to :termbase
 
   # One that was deleted keeps its place, should it be brought back.
-  # One that was given to her by a colleague is there as long as she has it.
+  # A shared termbase counts as long as it is shared.
   scope :usable, lambda {
     where(termbase_id: Termbase.present.select(:id)).where(reached("termbase", Share.accepted))
       .order(:position)

@@ -84,7 +84,7 @@ class Client < ApplicationRecord
 
   private
 
-  # Services of hers, each once, by pair.
+  # The client's services, each once, by pair.
   def checked_order
     own = user.machine_services.ids
     machine_order.to_h.transform_values { |ids| Array(ids).map(&:to_i).uniq & own }.compact_blank

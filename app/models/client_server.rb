@@ -1,4 +1,4 @@
-# The server of a client, which offers projects to her key. It is asked now and then.
+# The server of a client, which offers projects. It is polled.
 class ClientServer < ApplicationRecord
   # So often, at most.
   ASKED = 30.seconds

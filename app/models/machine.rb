@@ -25,7 +25,7 @@ module Machine
     {source_lang} > {target_lang}: {text}
   TEXT
 
-  # What a new service may begin with: a list of texts in and out, or a chat with her own instructions.
+  # Templates for a new service: a list of texts in and out, or a chat with the user's instructions.
   TEMPLATES = {
     "lists" => {
       "headers" => { "Authorization" => "Bearer {key}" }, "markup" => true, "batch" => 20,

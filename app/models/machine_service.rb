@@ -1,4 +1,4 @@
-# A service of machine translation as she configured it. Its key is encrypted and never shown again.
+# A machine translation service of the user. Its key is encrypted and never shown again.
 class MachineService < ApplicationRecord
   METHODS = %w[post put].freeze
   HEADER_NAME = /\A[!#$%&'*+.^_`|~0-9A-Za-z-]+\z/

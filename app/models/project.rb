@@ -150,7 +150,7 @@ class Project < ApplicationRecord
     )
   end
 
-  # Words confirmed since midnight of hers.
+  # Words confirmed by its user since midnight.
   def words_today = segments.where(confirmed_at: user.zone.now.all_day).sum(:words)
 
   # All who have it open hear of it, and those who review it here.

@@ -1,9 +1,9 @@
 # Where a memory or termbase is that is on another server: its address, her key there, and what that server
 # said of it. It is written to only where she says so.
 class RemoteSource < ApplicationRecord
-  # Points off its matches, until she says otherwise.
+  # The default penalty of its matches.
   PENALTY = 2
-  # Seconds that an answer may take while she types, and otherwise.
+  # Time limits in seconds, while the user types and otherwise.
   WHILE_TYPING, OTHERWISE = 6, 20
 
   belongs_to :item, polymorphic: true

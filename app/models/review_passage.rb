@@ -1,4 +1,4 @@
-# A segment in a pass inside: what its reviser is writing in it, and whether she has read it.
+# A segment in a review inside the application: the reviser's draft, and whether it was read.
 class ReviewPassage < ApplicationRecord
   belongs_to :review_round
   belongs_to :segment

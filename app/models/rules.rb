@@ -1,4 +1,4 @@
-# The segmentation rules that hold for a project: its own, else hers for all projects, else those that ship.
+# The segmentation rules of a project: its own, else the user's for all projects, else the default ones.
 class Rules
   SAMPLE = 4000
 
@@ -23,7 +23,7 @@ class Rules
   def keep(srx) = @owner.update!(rules: srx.xml)
   def drop = @owner.update!(rules: nil)
 
-  # A stretch of her own text to try rules on, a paragraph on each line.
+  # An excerpt of the text for testing rules, one paragraph per line.
   def sample
     project =
       (

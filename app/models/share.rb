@@ -73,7 +73,7 @@ class Share < ApplicationRecord
     told.each { |project| project.announce("said", message: sentence) }
   end
 
-  # What she may do today.
+  # The right that holds today.
   def right = until_on.nil? || until_on >= Date.current ? may : RIGHTS.first
   def expired? = user_id.nil? && created_at <= INVITED_FOR.ago
 end

@@ -10,7 +10,7 @@ class TermCandidate < ApplicationRecord
   validates :state, inclusion: { in: STATES }
   scope :best_first, -> { order(score: :desc, id: :asc) }
 
-  # Makes an entry of it. source, target: the terms as she left them. Raises Refused "term-missing".
+  # Makes an entry of it. source, target: the edited terms. Raises Refused "term-missing".
   def accept(source, target, by:)
     added = termbase.add_pair({ lang => source, target_lang => target }, by: by, anyway: true)
     update!(state: "accepted", accepted: added.operation)

@@ -13,7 +13,7 @@ class TrashItem < ApplicationRecord
     create!(user: user, kind: kind, record_id: record&.id, name: name, place: place, facts: facts)
   end
 
-  # Everything of hers that can be brought back, newest first: [{kind:, id:, name:, place:, at:}].
+  # All deleted items of the user, newest first: [{kind:, id:, name:, place:, at:}].
   def self.list(user)
     own = waiting.where(user: user).map { |one|
       one.slice(:kind, :id, :name, :place).merge(at: one.created_at, record: one.record_id)

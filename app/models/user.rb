@@ -1,4 +1,4 @@
-# A translator with an account. Everything she owns hangs here.
+# A translator with an account. All records of a user belong to it.
 class User < ApplicationRecord
   include Preferences
   include Working
@@ -33,13 +33,13 @@ class User < ApplicationRecord
 
   after_create { Share.find_for(self) }
 
-  # A name that none of her memories or termbases has. kind: "memory" or "termbase".
+  # A name that no memory or termbase of the user has. kind: "memory" or "termbase".
   def free_name(kind, name)
     taken = public_send(kind.pluralize).present.pluck(:name)
     (1..).lazy.map { |number| number == 1 ? name : "#{name} (#{number})" }.find { |one| taken.exclude?(one) }
   end
 
-  # What she may do with memories and termbases, hers and those she was given.
+  # The user's rights to memories and termbases, own and shared ones.
   def access = Access.new(self)
 
   # Who is signed in, nil where the session was ended.
@@ -48,7 +48,7 @@ class User < ApplicationRecord
   # All sessions begun so far are over.
   def end_sessions = sign_ins.destroy_all
 
-  # Is the installation hers?
+  # Does the user own the installation?
   def owner?
     owner = Rails.configuration.x.owner
     owner ? email == owner : id == User.minimum(:id)
@@ -70,7 +70,7 @@ class User < ApplicationRecord
 
   private
 
-  # How easily it is guessed, from 0; known words, her name and address count as such.
+  # How easily it is guessed, from 0; known words, name and address of the user count as such.
   GUESSED_EASILY = 1
   def password_is_no_common_one
     return if password.nil? || password.length < 8

@@ -1,4 +1,4 @@
-# A word she added to the spelling of a language: her own everywhere, or one of a client or project alone.
+# A word added to the spelling of a language: for all work of the user, or for one client or project.
 class UserWord < ApplicationRecord
   belongs_to :user
   belongs_to :client, optional: true

@@ -31,7 +31,7 @@ class ProjectResource < ApplicationResource
   attribute(:server) do |project|
     project.server_project&.then { |one| { name: one.server.name, state: one.state, said: one.said } }
   end
-  # What her work for this client begins with, where that is set.
+  # The client's defaults for new projects.
   typelize "OnOpen | null"
   attribute(:on_open) { |project| project.client&.on_open }
   attribute(:client) { |project| project.client&.name }

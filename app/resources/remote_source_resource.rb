@@ -10,7 +10,7 @@ class RemoteSourceResource < ApplicationResource
   attribute(:has_key) { |source| source.key.present? }
   # Points off its matches where it is put to a project.
   attribute(:penalty) { RemoteSource::PENALTY }
-  # How much of hers is still on its way there, and why something did not get there.
+  # How many units are still to be sent, and why some were not accepted.
   attribute(:waiting) { |source| source.outgoing_requests.where(state: %w[waiting going]).count }
   attribute(:refused) { |source| source.outgoing_requests.refused.last&.trouble }
 end

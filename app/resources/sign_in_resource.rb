@@ -1,4 +1,4 @@
-# A session of hers: where, since when, used when, and whether it is the one that asks.
+# A session: where, since when, used when, and whether it is the current one.
 class SignInResource < ApplicationResource
   typelize device: "string", current: "boolean"
 

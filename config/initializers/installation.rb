@@ -33,5 +33,5 @@ settings.x.an_hour = {
   "requests" => Integer(ENV.fetch("GLOSSEMA_REQUESTS_AN_HOUR", "100000")),
   "uploads" => Integer(ENV.fetch("GLOSSEMA_UPLOADS_AN_HOUR", "3000"))
 }
-# Whose the installation is: the mail address of her account, or else the first one.
+# The owner of the installation: by email address, else the first account.
 settings.x.owner = ENV["GLOSSEMA_OWNER"].presence&.strip&.downcase

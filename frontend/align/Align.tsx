@@ -1,4 +1,4 @@
-// Align: files are dropped, their languages and partners found; each pair is opened when she likes.
+// Align: files are dropped, languages and counterparts found; each pair of files is opened on request.
 import { App } from 'antd'
 import { useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'

@@ -1,4 +1,4 @@
-// How many words there are, and how many of them are new to her.
+// The number of words, and how many of them are new.
 import { useTranslation } from 'react-i18next'
 import { number, pace } from '../shared/i18n'
 import { BandBar } from '../shared/parts/BandBar'

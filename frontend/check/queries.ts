@@ -40,7 +40,7 @@ export interface Findings {
   run: Operation | null
   profile: 'project' | 'client' | 'default'
   client: string | null
-  // Checks of hers that took too long.
+  // Custom checks that took too long.
   given_up: string[]
 }
 

@@ -1,4 +1,4 @@
-// The clients: a line each; and what she asks of anybody who has no rates of their own.
+// The clients, one per line, and the default rates.
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -1,4 +1,4 @@
-// What stands on a client's quotes: her own address line, the conditions, how long they hold, a logo.
+// What a client's quotes contain: address, terms, validity, logo.
 import { useQueryClient } from '@tanstack/react-query'
 import type { ChangeEvent } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -1,4 +1,4 @@
-// What an untouched segment of this client begins with: as she usually likes it, or otherwise.
+// What an untouched segment of this client begins with: the usual setting, or another one.
 import { useTranslation } from 'react-i18next'
 import type { OnOpen } from '../shared/shapes'
 import { OrUsual } from './OrUsual'

@@ -30,7 +30,7 @@ export function useClientChange(id: number): ChangeClient {
     })
 }
 
-// client: null for what she asks of anybody.
+// client: null for the default rates.
 export const useRateCards = (client: number | null) =>
   useQuery({
     queryKey: keys.rateCards(client),

@@ -27,7 +27,7 @@ export function Count() {
   const id = Number(useParams().id)
   const project = useProject(id).data
   const list = useReports({ project_id: id })
-  // What else can lie beside it: all of hers in the same languages.
+  // Other counts in the same languages for comparison.
   const all = useReports(
     { source_lang: project?.source_lang ?? undefined, target_lang: project?.target_lang ?? undefined },
     !!project,

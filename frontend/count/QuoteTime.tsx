@@ -1,4 +1,4 @@
-// How long it takes at her pace, and by when: on a line from now to when it is due.
+// How long it takes at the user's pace, and until when: on a line from now to the due date.
 import type { TFunction } from 'i18next'
 import { useTranslation } from 'react-i18next'
 import { dayAndMonth, daysUntil, now, number, time, weekday } from '../shared/i18n'

@@ -36,7 +36,7 @@ const client = new FreshClient({
   },
 })
 
-// Who is signed in; her keys are known before anything shows or hears one.
+// The signed-in user; the keys are known before anything shows or handles one.
 async function askWho() {
   const user = await api.get<User>('/session')
   setKeys(user.preferences.keys)

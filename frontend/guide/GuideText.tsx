@@ -1,10 +1,10 @@
-// A chapter of the guide as it is read: its pictures, its places to link to, and keys as they are for her.
+// A chapter of the guide: pictures, anchors, and the keys in force.
 import Markdown, { type Components } from 'react-markdown'
 import { KEYS, OUR_KEYS, shown, type Command } from '../shared/keys'
 import { Key } from '../shared/parts/Key'
 import { pictureOf, placeOf } from './chapters'
 
-// The command that has this key unless she gave it another.
+// The command that has this key by default.
 const commandOf = (text: string) =>
   (Object.keys(OUR_KEYS) as Command[]).find((one) => shown(OUR_KEYS[one]) === text)
 

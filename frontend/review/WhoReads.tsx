@@ -1,4 +1,4 @@
-// Who reads a pass inside: herself, or a colleague with an account, and what she may do.
+// The reviser inside the application: the user, or a colleague with an account and some access.
 import { Input, Radio, Select } from 'antd'
 import { useTranslation } from 'react-i18next'
 import type { SheetOptions } from './queries'

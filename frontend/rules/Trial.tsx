@@ -1,4 +1,4 @@
-// Her own text, cut by the rules as she edits them; what would be cut otherwise than today is marked.
+// A text segmented by the rules that are being edited; changes are marked.
 import { Input } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { languageName, languageOptions } from '../shared/languages'

@@ -1,4 +1,4 @@
-// Her account: name, mail address, pace, reference pattern, password, and where she is signed in.
+// The account: name, email, pace, reference pattern, password, and sessions.
 import { keys } from '../shared/queryKeys'
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button, Form, Input, InputNumber } from 'antd'

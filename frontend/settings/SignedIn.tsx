@@ -1,4 +1,4 @@
-// Where she is signed in: each session with its device, to be ended alone, and all of them at once.
+// Sessions with their devices; each can be ended, or all of them at once.
 import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useTranslation } from 'react-i18next'

@@ -1,4 +1,4 @@
-// When she works, when she wants to be reminded, and what stands on her quotes.
+// Working hours, reminders, and the details for quotes.
 import { Button, Checkbox, Form, Input, Select } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { locale } from '../shared/i18n'

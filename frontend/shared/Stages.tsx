@@ -8,7 +8,7 @@ import type { Project } from './types'
 export interface Progress {
   done: number
   total: number
-  // Words confirmed today, and when the rest is done at her pace.
+  // Words confirmed today, and when the rest is done at the user's pace.
   today?: number
   end?: Date | null
 }

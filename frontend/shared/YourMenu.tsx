@@ -1,4 +1,4 @@
-// Her menu: the look, settings, what was put away, the way out.
+// The user menu: appearance, settings, trash, sign out.
 import { memo, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'

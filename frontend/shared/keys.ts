@@ -62,7 +62,7 @@ export const OUR_KEYS = {
 } as const
 
 export type Command = keyof typeof OUR_KEYS
-// As they are for her: ours, but for those she changed.
+// The keys in force: the default ones, except those that the user changed.
 export const KEYS: Record<Command, string> = { ...OUR_KEYS }
 
 export function setKeys(own: Record<string, string> = {}) {

@@ -96,7 +96,7 @@ export class Outbox {
     this.schedule(draft.confirm ? 0 : DELAY)
   }
 
-  // Of two wordings hers is kept: the other one stays in the past of the segment.
+  // The local text is kept; the other one goes to the history of the segment.
   keepMine(segment: number) {
     const entry = this.waiting.get(segment)
     if (!entry) return
@@ -104,7 +104,7 @@ export class Outbox {
     this.schedule(0)
   }
 
-  // The other wording is kept: hers goes to the past of the segment.
+  // The other text is kept; the local one goes to the history of the segment.
   async keepTheirs(segment: number) {
     const entry = this.waiting.get(segment)
     if (!entry) return

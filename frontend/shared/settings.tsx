@@ -1,4 +1,4 @@
-// Who is signed in, and how she likes the screen.
+// The signed-in user, and the preferences of the interface.
 import { createContext, useContext } from 'react'
 import type { User } from './types'
 

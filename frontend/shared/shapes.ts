@@ -8,7 +8,7 @@ export type { Document, Language, LetterLanguage, Operation, RemoteSource }
 // What somebody may do with a memory or a termbase.
 export type GivenRight = 'view' | 'add' | 'edit' | 'manage'
 export type ShareRight = 'own' | GivenRight
-// What she prefers; unset where it is as it comes.
+// Preferences of the user; unset ones have their default.
 // A kind of operation, as the files in app/models/operations are called.
 export type OperationKind = string
 export type OperationState = 'queued' | 'running' | 'done' | 'failed' | 'cancelled' | 'undone'
@@ -85,7 +85,7 @@ export interface Preferences {
   // Keys other than ours, by command.
   keys?: Record<string, string>
   reading?: ReadingLook
-  // Hints of the first time that she sent away.
+  // First-use hints that the user closed.
   hints_gone?: string[]
   // Where the tour of the demo leads, step by step.
   tour?: string[]
@@ -340,7 +340,7 @@ export interface Agenda {
   briefs: { id: number; name: string; files: number; created_at: string }[]
   due_this_week: number
   reminders: { id: number; name: string; due_at: string }[]
-  // What colleagues asked her to read.
+  // Review requests of colleagues.
   to_review: ToReview[]
   words_per_hour: number
   resume: {

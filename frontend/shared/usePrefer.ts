@@ -1,4 +1,4 @@
-// What she prefers, kept: it shows at once, and proposals may be others then.
+// Preferences: shown at once, then saved; proposals may change with them.
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
 import { api } from './api'
@@ -10,7 +10,7 @@ export function usePrefer(act: Act) {
   const cache = useQueryClient()
   return useCallback(
     (preferences: Record<string, unknown>) => {
-      // What she chooses next builds on it, before the server has it.
+      // The next choice builds on it, before the server has it.
       cache.setQueryData<User>(
         keys.me,
         (old) => old && { ...old, preferences: { ...old.preferences, ...preferences } },

@@ -1,4 +1,4 @@
-// A reminder in the title of the tab of what is due within a day of hers; which that is, the server says.
+// A reminder in the tab's title of what is due within a day; the server says what that is.
 import { useQuery } from '@tanstack/react-query'
 import type { TFunction } from 'i18next'
 import { useEffect } from 'react'

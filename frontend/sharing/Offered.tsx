@@ -1,4 +1,4 @@
-// What colleagues offer her, to be taken or left.
+// Invitations of colleagues, to be accepted or declined.
 import { useTranslation } from 'react-i18next'
 import { useAct } from '../shared/useAct'
 import { changeShare, useOffered, type Kind } from './queries'

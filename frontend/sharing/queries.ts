@@ -1,4 +1,4 @@
-// What is given to colleagues, and what she is offered.
+// Shares with colleagues, and received invitations.
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'

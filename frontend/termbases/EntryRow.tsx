@@ -10,7 +10,7 @@ import { changeEntry } from './queries'
 interface Props {
   entry: TermEntry
   chosen: boolean
-  // Was the termbase given to her to read only?
+  // Is the termbase shared with the user for reading only?
   reading: boolean
   attempt: (work: () => Promise<unknown>) => void
   onChoose: (on: boolean) => void

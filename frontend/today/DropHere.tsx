@@ -1,4 +1,4 @@
-// The place to drop files on Today, with the language they are translated into where she says it at once.
+// The drop area of Today, with the target language for new projects.
 import { useCallback, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'

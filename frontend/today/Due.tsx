@@ -75,7 +75,7 @@ function GoOn({ resume }: { resume: NonNullable<Agenda['resume']> }) {
   )
 }
 
-// What is due within a day of hers, from the time she set.
+// What is due within a working day.
 function Reminders({ list }: { list: Agenda['reminders'] }) {
   const { t } = useTranslation()
   if (!list.length) return null

@@ -1,4 +1,4 @@
-// What colleagues asked her to read.
+// Review requests of colleagues.
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { longDate, number } from '../shared/i18n'

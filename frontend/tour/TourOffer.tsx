@@ -1,4 +1,4 @@
-// In the demo, until she sent it away: a look round is offered.
+// In the demo the tour is offered until it is closed.
 import { useTranslation } from 'react-i18next'
 import { useSettings } from '../shared/settings'
 import { useAct } from '../shared/useAct'

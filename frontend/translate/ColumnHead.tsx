@@ -1,4 +1,4 @@
-// Over the text: what is shown of it, how much is left, how she likes to work.
+// The head of the text: what is shown, how much is left, translation settings.
 import { memo } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'

@@ -1,4 +1,4 @@
-// How the text looks: size, line length, face, spacing, source beside target. Kept for her; seen at once.
+// The appearance of the text: size, line length, font, spacing, side by side. Saved, and shown at once.
 import { Radio } from 'antd'
 import { useCallback, useEffect } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -31,7 +31,7 @@ function Loaded({ project, listing }: { project: Project; listing: Listing }) {
   const hash = useLocation().hash
   const store = useStore(project.id, listing.segments)
   const { said, say } = useSaid()
-  // What somebody else did that she should know of.
+  // Changes by others that the user should know of.
   useProjectNews(project.id, ({ event, message }) => {
     if (event === 'said' && message) say(message)
   })
@@ -39,7 +39,7 @@ function Loaded({ project, listing }: { project: Project; listing: Listing }) {
   return <Reading {...{ project, listing, store, said, say, hash }} />
 }
 
-// A word to her that stands for a moment.
+// A message that is shown for a moment.
 function useSaid() {
   const [said, setSaid] = useState('')
   const say = useCallback((text: string) => setSaid(text), [])

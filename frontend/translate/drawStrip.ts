@@ -93,7 +93,7 @@ function drawMarks({ pen, segments, width, inset }: Drawing, scale: number) {
   })
 }
 
-// At the other edge than what she is to come back to.
+// On the opposite edge from bookmarks.
 function drawFindings({ pen, segments, inset }: Drawing, scale: number, marks: Marks) {
   const shades = { 'must-fix': ink('--alarm'), look: ink('--ink4') }
   segments.forEach(({ id }, index) => {

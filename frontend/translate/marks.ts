@@ -10,7 +10,7 @@ export type Marks = ReadonlyMap<number, Mark>
 export const NO_MARKS: Marks = new Map()
 export const MarksContext = createContext<Marks>(NO_MARKS)
 
-// What was written is looked at once she goes on, not at each key.
+// A segment is checked when the user leaves it, not at each key.
 const PAUSE = 1500
 const NEWS = ['segments', 'recut', 'terms', 'checked']
 

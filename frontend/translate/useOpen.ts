@@ -30,7 +30,7 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
   const openAt = open === null ? -1 : order.indexOf(open)
   const rows = useRows({ scroll, order, segments, openAt })
   const anchor = useRef<number | null>(null)
-  // What opens a segment stays the same while she types: what is drawn with it is not drawn anew at each key.
+  // What opens a segment stays the same while the user types, so that nothing is rendered again at each key.
   const latest = useRef(segments)
   useLayoutEffect(() => {
     latest.current = segments
@@ -50,7 +50,7 @@ export function useOpen(scroll: RefObject<HTMLDivElement | null>, order: number[
     },
     [order, rows, scroll],
   )
-  // The next one that is hers, above or below.
+  // The next segment that the user may edit, above or below.
   const openBeside = useCallback(
     (step: 1 | -1) => {
       let index = openAt + step

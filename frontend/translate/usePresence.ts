@@ -1,4 +1,4 @@
-// Who else has this text open, and where: other tabs of hers and other people.
+// Who else has this text open, and where: other tabs of the user and other people.
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
 import { consumer } from '../shared/live'
 import { TAB } from '../shared/outbox'

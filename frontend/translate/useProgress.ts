@@ -1,4 +1,4 @@
-// How far the text has come: words done, done today, and when all of it will be at her usual pace.
+// The progress of the text: words done, done today, and when all is done at the user's usual pace.
 import { useMemo, useState } from 'react'
 import { now } from '../shared/i18n'
 import type { Progress } from '../shared/Stages'

@@ -1,4 +1,4 @@
-# Her account: what she sets of it, and an end to all of her sessions.
+# The account: its settings, and the end of all of its sessions.
 module Api
   class AccountsController < BaseController
     takes name: :text, email: :text, words_per_hour: :number, reference_pattern: :text,

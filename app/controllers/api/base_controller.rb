@@ -128,7 +128,7 @@ module Api
       right == "view" ? found : current_user.access.allowed!(found, right).here!
     end
 
-    # One that is given to her but not hers says so.
+    # One that is shared with the user but not owned says so.
     def owned(kind, id) = current_user.access.owned!(reached(kind, id, right: "view"))
 
     # What hangs on one: found in the scope, and may be what is needed as above.
@@ -168,7 +168,7 @@ module Api
       self.response_body = Enumerator.new { |out| attached.download { |piece| out << piece } }
     end
 
-    # Whose rules a request is about: a project's, a client's, or hers.
+    # Whose rules a request is about: a project's, a client's, or the user's.
     def owner
       return current_user.clients.present.find(params[:client_id]) if params[:client_id]
 

@@ -1,4 +1,4 @@
-# A check of hers tried before it is kept: on a pair she types, and on the text of a project.
+# Tests a custom check before it is saved: on a pair that is typed, and on the text of the project.
 module Api
   class CheckTrialsController < BaseController
     takes rule: :any, source: :text, target: :text, source_lang: :text, target_lang: :text, project_id: :id

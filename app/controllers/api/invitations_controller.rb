@@ -1,4 +1,4 @@
-# What somebody without an account is invited to, by the link she was sent.
+# The invitation of somebody without an account, by the link that was sent.
 module Api
   class InvitationsController < BaseController
     takes id: :text

@@ -1,4 +1,4 @@
-# What servers of her clients offer; one of it opened as a brief.
+# Projects that clients' servers offer; accepting one creates a brief.
 module Api
   class OffersController < BaseController
     # What is known now; servers that were not asked for a while are asked in the background.

@@ -1,4 +1,4 @@
-# What she asks: rates per client and language pair; without a client, of anybody.
+# Rates per client and language pair; without a client, the default rates.
 module Api
   class RateCardsController < BaseController
     RATES = %i[currency unit rate minimum rush rounding page_characters words_per_hour].freeze

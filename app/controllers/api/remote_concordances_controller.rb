@@ -1,4 +1,4 @@
-# Words looked up in one memory on another server, while she waits.
+# Concordance in one memory on another server, while the user waits.
 module Api
   class RemoteConcordancesController < BaseController
     takes text: :text, side: :text

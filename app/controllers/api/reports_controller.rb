@@ -1,4 +1,4 @@
-# Counts: of a project, or all of hers; made by hand, looked at, laid beside each other, taken out.
+# Counts of a project or of all projects: created, shown, compared, exported.
 module Api
   class ReportsController < BaseController
     takes project_id: :id, client_id: :id, source_lang: :text, target_lang: :text, as: :text, beside: :id,

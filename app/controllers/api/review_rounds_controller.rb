@@ -32,7 +32,7 @@ module Api
     end
 
     # params: close: the round is over; resume: it goes on; reopen: all is to be decided again, which is an
-    # operation; may: what the colleague may do, nil when she is no longer to see it.
+    # operation; may: what the colleague may do, nil without access.
     def update
       return started(round.reopen(by: current_user)) if params[:reopen]
 

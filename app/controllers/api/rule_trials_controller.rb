@@ -1,4 +1,4 @@
-# Her own text cut by rules she is editing, and by those that hold now.
+# A text segmented by rules that are being edited, and by the current ones.
 module Api
   class RuleTrialsController < BaseController
     takes groups: RULE_GROUPS, language: :text, text: :text

@@ -1,4 +1,4 @@
-# Segmentation rules: of a project, of a client for new projects, or hers for all projects.
+# Segmentation rules: of a project, of a client for new projects, or of the user for all projects.
 module Api
   class RulesController < BaseController
     takes as: :text, groups: RULE_GROUPS, file: :file, project_id: :id, client_id: :id

@@ -1,4 +1,4 @@
-# The second factor of her account: begun, confirmed by a code, ended with the password.
+# The second factor of the account: started, confirmed by a code, removed with the password.
 require "rqrcode"
 
 module Api

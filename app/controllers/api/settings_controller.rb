@@ -1,4 +1,4 @@
-# What a user sets for herself.
+# Settings of the user.
 module Api
   class SettingsController < BaseController
     takes preferences: :any, name: :text, words_per_hour: :number, reference_pattern: :text,

@@ -4,7 +4,7 @@ module Api
   class SharesController < BaseController
     takes email: :text, may: :text, until: :text, state: :text
 
-    # Of a memory or termbase, for its owner; else what she is offered.
+    # Of a memory or termbase, for its owner; else what the user was offered.
     def index
       shares = item ? item.shares.order(:email) : Share.offered_to(current_user).order(:id)
       answer(ShareResource.new(shares))

@@ -1,4 +1,4 @@
-# Where she is signed in; any of it can be ended from here.
+# The sessions of the user; each can be ended.
 module Api
   class SignInsController < BaseController
     def index

@@ -1,4 +1,4 @@
-# The spelling of a text that is being written, what a word may have been meant to be, and words she adds.
+# The spelling of a text that is being typed, suggestions for a word, and added words.
 module Api
   class SpellingsController < BaseController
     takes word: :text, text: :text, where: :text
@@ -18,7 +18,7 @@ module Api
       render json: { id: added.id }
     end
 
-    # params: word: no longer one of hers.
+    # params: word: removed from the user's words.
     def destroy
       UserWord.in_project(project).where(word: params[:word].to_s).destroy_all
       head :no_content

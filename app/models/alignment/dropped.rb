@@ -44,7 +44,7 @@ class Alignment::Dropped
 
   def found = named.map(&:lang).uniq
 
-  # Those named; else those found, hers first.
+  # Those named; else those found, the user's own first.
   def languages(source, target)
     return [source, target] if source.present? && target.present?
 

@@ -1,4 +1,4 @@
-# What a memory takes in while her work goes on: confirmed segments and pairs of other sources.
+# What a memory learns during work: confirmed segments and pairs of other sources.
 module Memory::Learning
   extend ActiveSupport::Concern
 

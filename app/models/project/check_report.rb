@@ -31,7 +31,7 @@ class Project::CheckReport
   def cells_of(stand) =
     [stand.reason, stand.author, word("place.#{stand.place}"), stand.created_at.strftime("%Y-%m-%d %H:%M")]
 
-  # Her own checks have their own names.
+  # Custom checks have their own names.
   def kind(row) = I18n.t("interface.check.about.#{row["code"]}", default: row["code"].tr("-", " "))
 
   def about

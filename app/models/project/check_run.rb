@@ -2,7 +2,7 @@
 # something else now, and keeps what was found.
 class Project::CheckRun
   BATCH = 100
-  # So many are looked at while she waits; more are a job.
+  # Up to this many segments are checked within the request; more in the background.
   FEW = 300
   # From so many on each core takes its share.
   MANY = 3000

@@ -91,7 +91,7 @@ module Project::Proposing
     user.days_from_now((words / WORDS_A_DAY.to_f).ceil + 1) if words.positive?
   end
 
-  # A language found without its region is taken in the region she had it in before.
+  # A language without a region gets the region of the client's earlier work.
   def regional(tag)
     return tag if tag.nil? || tag.include?("-")
 

@@ -8,7 +8,7 @@ module Project::Spelling
     Glossema::Spelling::Checker.new(target_lang.to_s, words: own + words_of_terms, names: never_translated)
   end
 
-  # Takes a word into her words; where: of WHERE. Returns the record.
+  # Adds a word to the user's words; where: of WHERE. Returns the record.
   def learn_word(word, where)
     place = { "client" => { client: client }, "project" => { project: self } }.fetch(where, {})
     language = Glossema::Languages.primary(target_lang)

@@ -1,4 +1,4 @@
-# The termbases of a project, in her order.
+# The termbases of a project, in order.
 module Project::Terms
   extend ActiveSupport::Concern
   FIELDS = %w[termbase_id adds checks read_only].freeze

@@ -1,4 +1,4 @@
-# One of her memories, as the core’s service takes it.
+# A memory of the user, as the core's service takes it.
 class RemoteKey::MemoryPort
   def initialize(memory, key)
     @memory, @key = memory, key

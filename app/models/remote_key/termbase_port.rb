@@ -1,4 +1,4 @@
-# One of her termbases, as the core’s service takes it.
+# A termbase of the user, as the core's service takes it.
 class RemoteKey::TermbasePort
   def initialize(termbase, key)
     @termbase, @key = termbase, key

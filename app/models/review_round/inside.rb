@@ -11,7 +11,7 @@ module ReviewRound::Inside
     has_many :remarks, -> { there }, class_name: "Note", dependent: nil, inverse_of: :review_round
     validates :may, inclusion: { in: RIGHTS }
 
-    # Those that somebody may open: of projects of hers, and where she was asked to read.
+    # Those that a user may open: of own projects, and those with a review request.
     scope :open_to, lambda { |user|
       ours = where(project: user.projects)
       ours.or(where(guest: user, project: Project.where(deleted_at: nil)))
@@ -51,7 +51,7 @@ module ReviewRound::Inside
     guest_of?(user) ? may : "change"
   end
 
-  # Raises Refused "round-closed" or "right-missing" where somebody may not do what she wants to.
+  # Raises Refused "round-closed" or "right-missing" where the user may not do this.
   def check_right(user, wanted)
     raise Glossema::Refused.new("round-closed") if state == "closed"
     return if RIGHTS.index(right_of(user)) >= RIGHTS.index(wanted)

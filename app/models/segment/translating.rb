@@ -156,7 +156,7 @@ module Segment::Translating
     memories.each { |memory| memory.tell_others(project) }
   end
 
-  # The memories that learn as she confirms.
+  # The memories that learn on confirmation.
   def learning = project.attachments.learning("confirm").includes(:memory).map(&:memory)
 
   # The other segments of the project with this source, but for those that are to differ.

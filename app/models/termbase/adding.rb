@@ -13,7 +13,7 @@ module Termbase::Adding
     remote ? send_pair(pair, by) : take_in_pair(pair, by, anyway)
   end
 
-  # Is it on another server that takes in nothing from her?
+  # Is it on another server that does not accept entries of this user?
   def closed? = remote.present? && !(remote.writes && remote.may_write?)
 
   private

@@ -33,7 +33,7 @@ class User::Agenda
     near.map { |project| { id: project.id, name: project.name, due_at: project.due_at } }
   end
 
-  # What colleagues asked her to read, and how far she is.
+  # Review requests of colleagues, and their progress.
   def to_review
     rounds = ReviewRound.open_to(@user).where(guest: @user).where.not(state: "closed")
     rounds.includes(project: :user).map do |round|

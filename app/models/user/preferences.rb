@@ -27,13 +27,13 @@ module User::Preferences
     "keys" => ->(value) { KeyMap.new(value).check },
     # How the text is set: size, measure, face, spacing, source beside target.
     "reading" => ->(value) { User::Preferences.reading?(value) },
-    # Hints of the first time that she sent away.
+    # First-use hints that the user closed.
     "hints_gone" => ->(value) { value.is_a?(Array) && value.size < 100 && value.all?(String) },
     # Where the tour of the demo leads, step by step.
     "tour" => ->(value) { value.is_a?(Array) && value.size == 5 && value.all?(%r{\A/[\w/-]*\z}) }
   }.freeze
 
-  # The language that she is told things in.
+  # The language of the interface.
   def language = preferences.fetch("language", "en")
 
   READING = {

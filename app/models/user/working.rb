@@ -2,7 +2,7 @@
 # confirmed, and when something is done that she begins now.
 module User::Working
   extend ActiveSupport::Concern
-  # So many of her latest confirmations are looked at.
+  # The number of latest confirmations that are evaluated.
   LOOKED_AT = 20_000
   TIME = /\A([01]\d|2[0-3]):[0-5]\d\z/
 
@@ -29,7 +29,7 @@ module User::Working
   # {band => words an hour} of the bands seen often enough.
   def pace = @pace ||= Glossema::Counting::Pace.measure(confirmations)
 
-  # Hours a count takes her. bands: {band => {"words"}}; weights: {band => number}.
+  # Hours that a count takes the user. bands: {band => {"words"}}; weights: {band => number}.
   def hours_for(bands, weights) = Glossema::Counting::Pace.hours(bands, weights, words_per_hour, pace)
 
   # So many working days from now, in the afternoon.
@@ -44,7 +44,7 @@ module User::Working
 
   private
 
-  # [seconds, band, words] of what she confirmed, in order of time.
+  # [seconds, band, words] of the user's confirmations, in order of time.
   def confirmations
     rows =
       Version

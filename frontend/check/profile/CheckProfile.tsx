@@ -1,4 +1,4 @@
-// Which checks run for a project or a client, how severe they are, and checks of her own.
+// Which checks run for a project or a client, their levels, and custom checks.
 import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import { Frame } from '../../shared/Frame'

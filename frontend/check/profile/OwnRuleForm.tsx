@@ -1,4 +1,4 @@
-// A check of hers: its expressions, conditions, message and level, tried as she types.
+// A custom check: its expressions, conditions, message and level, tested while typing.
 import { Checkbox, Input, Select } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { languageOptions } from '../../shared/languages'

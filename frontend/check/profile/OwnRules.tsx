@@ -1,4 +1,4 @@
-// Checks of her own, each folded to its name until it is edited.
+// Custom checks, each collapsed to its name until it is edited.
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { OwnRuleForm } from './OwnRuleForm'

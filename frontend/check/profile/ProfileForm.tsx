@@ -1,4 +1,4 @@
-// A profile as it is edited: the checks by group, her own, and keeping them.
+// A check profile in edit: the checks by group, custom checks, and saving.
 import { Button } from 'antd'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -1,4 +1,4 @@
-// A check of hers tried on a pair she types, and on the text of the project, a moment after the last key.
+// Tests a custom check on a typed pair and on the text of the project, a moment after the last key.
 import { Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'

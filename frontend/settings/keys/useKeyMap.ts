@@ -1,4 +1,4 @@
-// Her own keys beside ours: changed, clashing, taken in from a file.
+// The user's keys beside the default ones: changed, conflicting, imported from a file.
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -55,7 +55,7 @@ export function LookFor({ termbase, search, onBegun }: Props) {
   )
 }
 
-// Her projects and memories, as one list.
+// Projects and memories, as one list.
 function usePlaces() {
   const { t } = useTranslation()
   const projects = useQuery({

@@ -1,4 +1,4 @@
-// The companion where she has it: beside the text, or in a window of its own.
+// The companion: beside the text, or in a window of its own.
 import type { ComponentProps } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Companion } from './Companion'

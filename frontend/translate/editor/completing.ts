@@ -1,4 +1,4 @@
-// Completion where she types: the first offer stands palely after the caret, the others in a list below it.
+// Inline completion: the first offer is shown after the caret, the others in a list below it.
 // What is offered is known ahead, so that it stands there in the same frame as the key. Never while a
 // character is being composed, and gone with the first key that is not one of its own.
 import { closeHistory } from 'prosemirror-history'
@@ -23,9 +23,9 @@ interface Shown {
   offers: Offer[]
   // The one chosen in the list, or null while only the first one stands there.
   chosen: number | null
-  // Where the word began in which she sent them away.
+  // The start of the word in which the user dismissed them.
   left: number | null
-  // Was the last thing that happened that she typed?
+  // Was the last event typing?
   typed: boolean
   // Behind the blank that an offer brought along, which is not to be seen before it is taken.
   blankAt: number | null
@@ -153,7 +153,7 @@ function did(work: () => void) {
 function take(view: EditorView, at: number, { codes }: Completing) {
   const offer = key.getState(view.state)?.offers[at]
   if (!offer) return
-  // A step by itself: undoing what she types next does not take it back.
+  // An undo step of its own: undoing what is typed next does not revert it.
   const change = closeHistory(view.state.tr)
   if (offer.kind === 'code') change.replaceSelectionWith(nodeOf(parts(offer.text)[0], codes))
   else change.insertText(offer.text)
@@ -185,7 +185,7 @@ export function listShown(state: EditorState): Record<string, string> {
   return { 'aria-autocomplete': 'list', 'aria-controls': LIST, 'aria-activedescendant': optionId(chosen) }
 }
 
-// What is known has changed: looked at anew where she writes.
+// The known data changed: completions are computed again.
 export function completeAgain(view: EditorView) {
   const empty = view.state.doc.content.size === 0
   if (view.hasFocus() && (empty || key.getState(view.state)?.typed)) say(view, 'again')

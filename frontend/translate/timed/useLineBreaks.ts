@@ -21,7 +21,7 @@ export function useLineBreaks({ segment, target, write, say }: Parts) {
     if (segment.block !== 'cue' || !value.trim()) return
     const at = known.current.indexOf(value)
     const ways = at < 0 ? await linesOf(segment.id, value).catch(() => []) : known.current
-    // She typed on, or left, while it was asked.
+    // The user typed on, or left, while it was requested.
     if (!target.current || target.current.value() !== value || !ways.length) return
     known.current = ways
     const next = which === 'best' ? 0 : (ways.indexOf(value) + 1) % ways.length

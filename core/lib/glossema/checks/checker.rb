@@ -16,7 +16,7 @@ module Glossema
         (@checks + @own).flat_map { |check| found_by(check, pair) }
       end
 
-      # Names of her own checks that took too long.
+      # Names of custom checks that took too long.
       def given_up = @own.select(&:given_up?).map(&:name)
 
       private

@@ -1,4 +1,4 @@
-# A check of her own: regular expressions on source and target, with conditions, a message and a level.
+# A custom check: regular expressions on source and target, with conditions, a message and a level.
 module Glossema
   module Checks
     class Own

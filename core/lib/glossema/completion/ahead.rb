@@ -34,7 +34,7 @@ module Glossema
         @after = {}
       end
 
-      # What may follow a text she has typed: [Offer …], best first. Each begins after its last letter.
+      # Completions of a typed text: [Offer …], best first. Each begins after its last letter.
       def offers(prefix, limit: 5)
         found = {}
         readings(prefix).each { |before, begun, weight| continue(before, begun, weight, found) }

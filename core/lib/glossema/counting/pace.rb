@@ -1,4 +1,4 @@
-# How fast a translator works, measured from what she confirmed, and how long a count takes her.
+# How fast a translator works, measured from confirmations, and how long a count takes.
 module Glossema
   module Counting
     module Pace

@@ -16,7 +16,7 @@ module Glossema
         "#{number}#{between}#{symbol(unit, pattern)}"
       end
 
-      # Some units have another symbol there, as km/u in Dutch; words are left to her.
+      # Some units have another symbol there, as km/u in Dutch; words are left to the translator.
       def symbol(unit, pattern)
         there = pattern.to_s.sub(/\{0\}[[:space:]]?/, "")
         there.match?(%r{\A[^\s.{}]+/[^\s.{}]+\z}) ? there : unit

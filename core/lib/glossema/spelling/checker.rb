@@ -45,7 +45,7 @@ module Glossema
       # What may have been meant, best first.
       def suggestions(word) = @dictionary ? @dictionary.suggestions(word).first(SUGGESTIONS) : []
 
-      # Is this word right as it stands, by the dictionary, by her words, or because it is no word?
+      # Is this word correct, by the dictionary or the added words, or because it is no word?
       def right?(word)
         folded = Terms::Alike.fold(word)
         @own[folded] || aside?(word) || @dictionary.nil? || @dictionary.known?(word) || elided?(word)

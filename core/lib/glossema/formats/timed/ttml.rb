@@ -47,7 +47,7 @@ module Glossema
       def block_name(node, context) = cue?(node) ? "cue" : super
       def facts(node) = cue?(node) ? super.merge(whole: true) : super
 
-      # Line breaks of a cue are hers to set: they are text.
+      # Line breaks of a cue are text.
       def content_of(run, context)
         content = super
         return content unless context.block == "cue"
