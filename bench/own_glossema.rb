@@ -54,8 +54,8 @@ class Person
     def fine? = status < 400
   end
 
-  # second: in another browser of somebody who has an account; from: the address that she comes from, as a
-  # proxy says it: from one address only so many accounts may be made.
+  # second: in another browser of somebody who has an account; from: the address of the user, as a proxy says
+  # it: only so many accounts may be created from one address.
   def initialize(name, second: false, from: nil)
     @from = from
     @http = Net::HTTP.new("127.0.0.1", PORT).tap { |http| http.read_timeout = 90 }

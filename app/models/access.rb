@@ -4,7 +4,7 @@ class Access
     @user = user
   end
 
-  # kind: Memory or Termbase. Relations of those she may see, and owns; of what was put away only her own.
+  # kind: Memory or Termbase. Relations of those the user may see, and owns; of deleted ones only own ones.
   def readable(kind) = owned(kind).or(kind.present.where(id: given(kind, Share.accepted)))
   def owned(kind) = kind.where(user_id: @user.id)
 

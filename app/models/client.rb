@@ -1,5 +1,4 @@
-# A client of a translator, and what is set up once for her work with them: what is set here is what a brief
-# proposes. The code goes into references.
+# A client of a translator, with the defaults for new projects. The code is part of references.
 class Client < ApplicationRecord
   LISTS = %i[subjects never_used never_translated].freeze
   MEMORY_FIELDS = %w[memory_id learns read_only penalty].freeze

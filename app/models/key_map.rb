@@ -1,5 +1,5 @@
-# Keys she chose for commands: each held to a form, and no key stands for two commands. Which commands there
-# are, and which keys they have when she chose none, the interface says.
+# The user's keys for commands: each has a valid form, and no key belongs to two commands. The interface
+# defines the commands and their default keys.
 class KeyMap
   NAMED = %w[
     Enter Escape Space Tab Backspace Delete Insert Home End PageUp PageDown ArrowUp ArrowDown ArrowLeft

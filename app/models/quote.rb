@@ -11,8 +11,8 @@ class Quote < ApplicationRecord
   validates :language, inclusion: { in: I18n.available_locales.map(&:to_s) }
   attr_readonly :number, :rates, :figures, :hours, :report_id
 
-  # Computes and keeps a quote. rates: as Glossema::Counting::Rates takes them; shown: the total she saw,
-  # which must be what the core computes; valid_until: Date or nil; done_at: Time or nil. Raises Refused
+  # Computes and saves a quote. rates: as Glossema::Counting::Rates takes them; shown: the displayed total,
+  # which must equal the core's; valid_until: Date or nil; done_at: Time or nil. Raises Refused
   # "report-unready", "sums-differ", or what Rates refuses.
   def self.keep(report, rates:, shown:, valid_until: nil, done_at: nil)
     raise Glossema::Refused.new("report-unready") unless report.state == "ready"

@@ -9,8 +9,8 @@ class RateCard < ApplicationRecord
   # Raises Refused where a rate, weight or currency is none.
   before_validation { checked }
 
-  # The card that holds for a client and pair: the client's own, then hers for that pair; regions may differ
-  # where no card has the same. Nil when there is none.
+  # The card for a client and pair: the client's own, then the user's for that pair; regions may differ where
+  # no card has the same. Nil without one.
   def self.for(user, client, source, target)
     cards = user.rate_cards.select { |card| card.client_id.nil? || card.client_id == client&.id }
     fitting = cards.select { |card| card.fits?(source, target) }

@@ -1,5 +1,5 @@
-# A key by which another Glossema, or any program that speaks the protocol, reaches one of her memories or
-# termbases. It is shown once; what is kept tells only whether it is the one.
+# A key by which another server, or any program that speaks the protocol, reaches a memory or termbase. It is
+# shown once; only a digest is stored.
 class RemoteKey < ApplicationRecord
   include Expiry
 

@@ -1,5 +1,5 @@
-# Where a memory or termbase is that is on another server: its address, her key there, and what that server
-# said of it. It is written to only where she says so.
+# Where a memory or termbase on another server is: its address, the key, and what the server said of it. It is
+# written to only where the user allows it.
 class RemoteSource < ApplicationRecord
   # The default penalty of its matches.
   PENALTY = 2
@@ -15,8 +15,8 @@ class RemoteSource < ApplicationRecord
   after_save { answers.delete_all if saved_change_to_address? || saved_change_to_ref? }
 
   class << self
-    # A memory or termbase of hers that is on another server. kind: "memory" or "termbase"; ref: what it is
-    # called there; pair: of a memory. Raises Refused "remote-…" where it is not to be had.
+    # Connects a memory or termbase on another server. kind: "memory" or "termbase"; ref: its id there; pair:
+    # of a memory. Raises Refused "remote-…" where it is not available.
     def attach(kind, by:, address:, key:, ref:, name:, pair: nil, writes: false)
       speaker = RemoteSource::Speaker.new(address, key)
       described = speaker.describe

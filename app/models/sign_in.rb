@@ -1,5 +1,5 @@
-# A session of somebody: on which device she is signed in, and since when. The cookie holds its token; what is
-# not here any more is over, whatever a cookie says.
+# A session of a user: device and time of the sign-in. The cookie holds its token; a session without a row has
+# ended, whatever a cookie says.
 class SignIn < ApplicationRecord
   # Cookies live as long from their last use.
   KEPT_FOR = 14.days

@@ -1,5 +1,5 @@
-// Changes to a brief, one after the other in the order they were made, so that what is shown is what is kept;
-// whatever builds on them waits for them. What she chose shows at once, before the server has it.
+// Changes of a brief, sent one after the other in their order, so that the display equals the stored state;
+// what builds on them waits for them. A choice shows at once, before the server has it.
 import { App } from 'antd'
 import { useCallback, useRef, useState } from 'react'
 

@@ -1,5 +1,4 @@
-// Check: what would embarrass her, in text order, each with its spot marked, a fix where one is certain, and a
-// way to let it stand.
+// Check: the findings in text order, each with its place marked, a fix where one is certain, and Ignore.
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'

@@ -1,5 +1,5 @@
-// Quick count: files dropped here are counted against memories she picks, or none; nothing is kept unless she
-// says so.
+// Quick count: files dropped here are counted against chosen memories, or none; nothing is stored until the
+// count is saved.
 import { useTranslation } from 'react-i18next'
 import { DropFiles } from '../shared/parts/DropFiles'
 import { Frame } from '../shared/Frame'

@@ -1,5 +1,4 @@
-// The quote of a count as it stands while she tries things out: price, what it is made of, what the memories
-// save, when it can be done; and the press that keeps it.
+// The quote of a count in edit: price, its parts, what the memories save, when it can be done; and Save.
 import { Button } from 'antd'
 import { useTranslation } from 'react-i18next'
 import { MenuInPlace } from '../shared/parts/MenuInPlace'

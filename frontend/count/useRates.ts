@@ -1,5 +1,5 @@
-// The rates a quote is computed with while she tries things out: those that hold for the client, or the usual
-// ones, changed field by field. What cannot be is said at its field and changes nothing.
+// The rates of a quote in edit: the client's, or the default ones, changed field by field. An invalid value
+// is reported at its field and changes nothing.
 import { useMemo, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { decimalsOf, isAmount, isWeight, quoteOf } from '../shared/quote'

@@ -1,5 +1,4 @@
-// The keys by which other servers reach a memory or termbase of hers: made, told, withdrawn. A key itself is
-// shown once.
+// The keys by which other servers reach a memory or termbase: created, listed, revoked. A key is shown once.
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { fullDate, number } from '../shared/i18n'

@@ -1,5 +1,4 @@
-// Memories and termbases on other servers, and the keys by which hers are reached: what is asked of the
-// server.
+// Requests for memories and termbases on other servers, and for the keys by which the user's are reached.
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'

@@ -1,5 +1,5 @@
-// Segmentation rules: a table for each language on the left, her own text cut by them on the right as she
-// types.
+// Segmentation rules: a table for each language on the left, the text segmented by them on the right, updated
+// while typing.
 import { useParams } from 'react-router'
 import { Frame } from '../shared/Frame'
 import { Failure, Waiting } from '../shared/Notices'

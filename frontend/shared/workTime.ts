@@ -19,8 +19,8 @@ function minuteOf(text: string) {
   return hour * MINUTES + minute
 }
 
-// When so many hours of work that begin at `start` are done, in her own time; null where that is out of
-// sight.
+// When so many hours of work that begin at `start` are done, in the user's time zone; null where that is too
+// far away.
 export function doneAt(start: Date, hours: number, working: Working): Date | null {
   const [begin, end] = [minuteOf(working.from), minuteOf(working.to)]
   const now = start.getHours() * MINUTES + start.getMinutes() + (start.getSeconds() > 0 ? 1 : 0)

@@ -1,5 +1,5 @@
-// How she likes to work in Translate, in one place: repeats, the lowest score shown, what an untouched
-// segment begins with, completion.
+// Translation settings in one place: repetitions, minimum match score, what an untouched segment begins with,
+// completion.
 import { Checkbox, Radio } from 'antd'
 import { useCallback, useEffect } from 'react'
 import { useTranslation } from 'react-i18next'

@@ -1,5 +1,5 @@
-// The strip drawn: a line for each segment, or for a group of them, with ink by state; a notch where she is to
-// come back, one at the other edge where there is a finding, a line across where a file ends.
+// Draws the strip: a line for each segment, or for a group of them, with ink by state; a notch at bookmarks,
+// one at the other edge at findings, a line across at the end of a file.
 import type { Segment } from '../shared/types'
 import type { Marks } from './marks'
 import { isUnfinished } from './store'

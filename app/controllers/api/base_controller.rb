@@ -121,8 +121,8 @@ module Api
 
     def project = @project ||= current_user.projects.find(params[:project_id] || params[:id])
 
-    # A memory or termbase, hers or given to her. right: what is needed, of Share::RIGHTS; more than seeing it
-    # there is not of one on another server by this way.
+    # A memory or termbase, own or shared. right: the right needed, of Share::RIGHTS; one on another server
+    # can only be seen this way.
     def reached(kind, id, right: looking? ? "view" : "edit")
       found = current_user.access.readable(kind).find(id)
       right == "view" ? found : current_user.access.allowed!(found, right).here!

@@ -1,5 +1,5 @@
-# A count with no project: files are dropped into a place of their own, of which nothing stays unless she says
-# so; a kept one can become a project.
+# A count without a project: files are dropped into a place of their own and deleted unless the count is
+# saved; a saved one can become a project.
 module Api
   class QuickCountsController < BaseController
     def create

@@ -1,4 +1,4 @@
-# Keys by which others reach one of her memories or termbases: made, told, withdrawn. The key itself is told
+# Keys by which other servers reach a memory or termbase of the user: created, listed, revoked. A key is shown
 # once.
 module Api
   class RemoteKeysController < BaseController

@@ -121,8 +121,7 @@ class Memory::Import
   def time(stamp) = stamp ? stamp.tr("T", " ").delete_suffix("Z") : now
   def now = @now ||= Time.current.utc.strftime("%Y-%m-%d %H:%M:%S")
 
-  # The rows that are new; others are passed over, or where she wants that take the place of an older
-  # translation.
+  # The rows that are new; others are skipped, or replace an older translation if the user wants that.
   def fresh(rows)
     known = known(rows.map { |row| hash_of(row) })
     rows.select do |row|

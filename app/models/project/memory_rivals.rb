@@ -8,8 +8,8 @@ class Project::MemoryRivals
     @project = project
   end
 
-  # [Rival …] in text order: segments whose memories hold the same source with other translations only, and
-  # the newest of those. The memory that learns as she confirms says what the segment says.
+  # [Rival …] in text order: segments whose memories have only other translations of the same source, with the
+  # newest one. The memory that learns on confirmation is left out.
   def all
     ids = @project.attachments.usable.where.not(learns: "confirm").pluck(:memory_id)
     return [] if ids.empty?

@@ -1,5 +1,5 @@
-# What a new brief proposes from the files and from the client's earlier work. A field she changed is left
-# alone.
+# What a new brief proposes from the files and the client's earlier work. Fields that the user changed are
+# left alone.
 module Project::Proposing
   FIELDS = %w[
     name client_id source_lang target_lang subject reference due_at file_pattern never_used never_translated
@@ -24,8 +24,8 @@ module Project::Proposing
     propose_termbases
   end
 
-  # The source language once she said it, not as long as it is only proposed: until then each file goes by its
-  # own, whichever was read first.
+  # The source language that the user chose, not a proposed one: until then each file goes by its own,
+  # whichever was read first.
   def chosen_source_lang = (source_lang if begun? || proposed["source_lang"] != source_lang)
 
   # The next reference by the client's pattern, or the user's.

@@ -1,5 +1,5 @@
-# The spelling of a project's translations: the dictionary of the target language, her words, and what is left
-# alone: things never to be translated, and the terms of its termbases.
+# The spelling of a project's translations: the dictionary of the target language, added words, and what is
+# not checked: the do-not-translate list and the terms of the termbases.
 module Project::Spelling
   WHERE = %w[mine client project].freeze
 

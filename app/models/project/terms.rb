@@ -3,8 +3,8 @@ module Project::Terms
   extend ActiveSupport::Concern
   FIELDS = %w[termbase_id adds checks read_only].freeze
 
-  # The recognisers of its termbases for one of its languages, in her order; checking: only of those that
-  # checks use.
+  # The recognizers of its termbases for one of its languages, in order; checking: only of those that checks
+  # use.
   def term_finders(lang, checking: false)
     rows = attached_termbases.usable.includes(:termbase)
     rows = rows.where(checks: true) if checking

@@ -1,5 +1,5 @@
-# A reviser's pass inside Glossema: her own or that of a colleague with an account, who may read, remark, or
-# change the text. Each segment is read by itself; what is written is kept aside until it is kept as a whole.
+# A review inside the application: by the translator or a colleague with an account, who may read, remark, or
+# change the text. Segments are read one by one; drafts are stored apart until they are confirmed.
 module ReviewRound::Inside
   extend ActiveSupport::Concern
 
@@ -59,8 +59,7 @@ module ReviewRound::Inside
     raise Glossema::Refused.new("right-missing", right: I18n.t("review.rights.#{may}"))
   end
 
-  # may: what the colleague may do from now on, which an open page shows at once; nil: she no longer sees the
-  # round.
+  # may: the right of the colleague from now on, which an open page shows at once; nil: no access any more.
   def invite(may)
     # Who is no longer to see it hears nothing more of it.
     left = may ? nil : guest
@@ -76,7 +75,7 @@ module ReviewRound::Inside
     passage_of(segment).update!(draft: text && Glossema::Content.holdable(text))
   end
 
-  # She has read a segment, and it shall read so: taken at once, or to be decided by the owner. Raises Refused
+  # Confirms the text of a segment as read: applied at once, or to be decided by the owner. Raises Refused
   # where codes are damaged.
   def read(segment, text, by:)
     text = Glossema::Content.holdable(text)
@@ -114,8 +113,8 @@ module ReviewRound::Inside
 
   def passage_of(segment) = passages.find_or_initialize_by(segment: segment)
 
-  # Her wording: with the right to change taken at once, else a change to be decided. What is as it was sent
-  # is no change.
+  # Applies a correction at once with the right to change, else records a change to be decided. An unchanged
+  # text is no change.
   def correct(segment, text, by)
     sent, taken = base.fetch(segment.id.to_s), right_of(by) == "change"
     change = corrections.find_or_initialize_by(segment: segment)
@@ -127,8 +126,8 @@ module ReviewRound::Inside
     change.destroy! if change.persisted?
   end
 
-  # Found right: reviewed at once where the reviser may change, else when the round is closed. What she had
-  # proposed is withdrawn.
+  # Found correct: reviewed at once where the reviser may change, else when the round is closed. An open
+  # suggestion of the reviser is withdrawn.
   def settle(segment, by)
     corrections.find_by(segment: segment, decision: "open")&.destroy!
     return unless right_of(by) == "change" && segment.state == "translated"

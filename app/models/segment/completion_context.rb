@@ -1,6 +1,5 @@
-# What may come into the translation of a segment, for completion where she types: learned from the memories
-# and from the project itself, what the machine gave, terms, figures, names. Inline codes are offered where
-# she types.
+# The data for completions in the translation of a segment: learned from the memories and the project, machine
+# translation, terms, numbers, names. Inline codes are offered too.
 class Segment::CompletionContext
   SOURCES = %w[memories project machine terms carried codes source].freeze
 

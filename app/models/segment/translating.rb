@@ -191,8 +191,8 @@ module Segment::Translating
   # Raises Refused where codes of the target are not those of the source.
   def check_codes(target) = Glossema::Content.parse(target, source_content)
 
-  # Identical segments nobody has worked on take the same target: as drafts to be confirmed in passing, or
-  # confirmed if she wants that.
+  # Identical segments without a translation take the same target: as drafts to be confirmed, or confirmed if
+  # the user prefers that.
   def fill_repeats(by, memories)
     state = by&.preferences.to_h["confirm_repeats"] ? "translated" : "draft"
     act = SecureRandom.hex(6)

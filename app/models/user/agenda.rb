@@ -24,7 +24,7 @@ class User::Agenda
 
   private
 
-  # Unfinished work that is due by the end of her next working day, told from the time she set.
+  # Unfinished work due by the end of the next working day, from the set time of day on.
   def reminders
     return [] if @user.zone.now.strftime("%H:%M") < @user.remind_at
 

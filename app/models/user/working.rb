@@ -1,5 +1,5 @@
-# When a translator works and how fast: her days and hours, her pace by band as measured from what she
-# confirmed, and when something is done that she begins now.
+# When a translator works and how fast: days and hours, the pace by match band as measured from confirmations,
+# and when work that begins now is done.
 module User::Working
   extend ActiveSupport::Concern
   # The number of latest confirmations that are evaluated.

@@ -1,5 +1,5 @@
-# What would embarrass her in a translation: small checks, each of which looks for one thing and says it in a
-# sentence with the spot marked. A check is a file in a group's folder, with its demo cases beside it.
+# Quality checks: small classes, each of which looks for one kind of error and marks its place. A check is a
+# file in a group's folder, with its example cases.
 require "yaml"
 
 module Glossema

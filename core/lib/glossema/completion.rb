@@ -1,5 +1,4 @@
-# Completion: what is likely to follow the text she has typed, given the source and what was translated
-# before.
+# Completion: the likely continuation of a typed text, given the source and earlier translations.
 require "glossema/completion/tokens"
 require "glossema/completion/lexicon"
 require "glossema/completion/sequences"

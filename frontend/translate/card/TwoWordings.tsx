@@ -1,5 +1,5 @@
-// Two wordings of one segment: hers, and the one that came from elsewhere meanwhile. One is kept, the other
-// stays in Past.
+// Two texts of one segment: the local one, and another one from elsewhere. One is kept, the other goes to the
+// history.
 import { App } from 'antd'
 import { useTranslation } from 'react-i18next'
 import type { Entry } from '../../shared/outbox'

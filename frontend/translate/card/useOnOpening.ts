@@ -1,6 +1,5 @@
-// What happens when an untouched segment is opened, as she likes it: nothing, the source, the best match
-// above a score, or below it what the machine gives. Once for each opening, and never over anything she
-// typed.
+// What an untouched segment begins with when it is opened, by setting: nothing, the source, the best match
+// above a score, or below it the machine translation. Once for each opening, and never over typed text.
 import { useEffect, useRef, type RefObject } from 'react'
 import { useSettings } from '../../shared/settings'
 import type { OnOpen } from '../../shared/shapes'

@@ -1,6 +1,6 @@
-// What may follow the text she has typed, known as soon as a key is pressed: a product of what follows
-// generally, what follows in units like the source, and what translates its words that are not translated
-// yet. As the core does it (Glossema::Completion::Ahead); both are held to core/spec/cases/completion.json.
+// Completions of the typed text, known as soon as a key is pressed: a product of general bigrams, bigrams of
+// similar units, and translations of words that are not translated yet. The core computes the same
+// (Glossema::Completion::Ahead); both share core/spec/cases/completion.json.
 import { chosen } from './choice'
 import { inGeneral, inUnitsLike, START, type Likely } from './likely'
 import { asInside, isBlank, tokensOf } from './tokens'

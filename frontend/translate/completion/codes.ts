@@ -1,6 +1,6 @@
-// The inline code that may come next where she types: the first of the source's that is still missing, the
-// likelier the more the place is like its place in the source. As the core does it (Glossema::Completion::
-// Codes); both are held to core/spec/cases/next_code.json.
+// The inline code that may come next: the first of the source's that is still missing, the likelier the more
+// the position is like its position in the source. The core computes the same (Glossema::Completion::Codes);
+// both share core/spec/cases/next_code.json.
 import { missingParts } from '../../shared/balance'
 import { parts, textOf, written, type CodePart, type Part } from '../../shared/content'
 

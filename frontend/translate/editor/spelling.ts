@@ -1,5 +1,4 @@
-// Words that are not in the dictionary, underlined while she writes: never the one being typed, nor while a
-// character is being composed.
+// Words that are not in the dictionary, underlined: never the one being typed, nor during a composition.
 import { Plugin, PluginKey, type EditorState } from 'prosemirror-state'
 import { Decoration, DecorationSet, type EditorView } from 'prosemirror-view'
 

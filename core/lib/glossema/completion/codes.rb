@@ -1,6 +1,6 @@
-# The inline code that may come next where she types: the first of the source's that is still missing, the
-# likelier the more the place is like its place in the source. The browser answers the same
-# (frontend/translate/completion/codes.ts); both are held to core/spec/cases/next_code.json.
+# The inline code that may come next: the first of the source's that is still missing, the likelier the more
+# the position is like its position in the source. The browser computes the same
+# (frontend/translate/completion/codes.ts); both share core/spec/cases/next_code.json.
 module Glossema
   module Completion
     module Codes

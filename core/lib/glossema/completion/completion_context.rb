@@ -1,5 +1,5 @@
-# All of what was learned that matters for one segment, and nothing more: small enough to be sent to where she
-# types, so that nobody has to be asked at a key press.
+# The part of the learned models that matters for one segment: small enough to be sent to the browser, so that
+# no request is made at a key press.
 module Glossema
   module Completion
     # source: its text; names: the tokens that may come, each with the blank before it; the place of a token

@@ -1,5 +1,5 @@
-# Which codes of a source a target lacks, and which it has besides. The browser answers the same while she
-# types (frontend/shared/balance.ts); both are held to core/spec/cases/balance.json.
+# The codes of a source that a target lacks, and those it has in addition. The browser computes the same
+# (frontend/shared/balance.ts); both share core/spec/cases/balance.json.
 module Glossema
   class Content
     class Balance

@@ -1,5 +1,4 @@
-# What a translator asks for her work: a rate for a unit of it, what each band of a count weighs, and what the
-# sum is held to.
+# The rates of a translator: price per unit, weight of each match band, rounding and minimum of the total.
 require "bigdecimal"
 
 module Glossema

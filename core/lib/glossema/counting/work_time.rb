@@ -14,8 +14,8 @@ module Glossema
         raise Refused.new("hours-wrong") if @days.empty? || @from.nil? || @to.nil? || @to <= @from
       end
 
-      # start: Time in her own zone; hours: Numeric. Returns the Time of the minute at which it is done, or
-      # nil where that is out of sight.
+      # start: Time in the user's time zone; hours: Numeric. Returns the Time of the minute at which it is
+      # done, or nil where that is too far away.
       def done_at(start, hours)
         left = (hours * MINUTE).ceil
         day = start.to_date

@@ -1,5 +1,5 @@
-# The units that another server gave for a text, as a memory that can be looked up: what they are worth is
-# judged here, by the same rules as those of her own memories.
+# The units that another server returned for a text, as a memory for lookups: they are scored here, by the
+# same rules as units of local memories.
 module Glossema
   module Remote
     class Held

@@ -1,5 +1,5 @@
-# Finds the words of a text that are not in the dictionary of its language, past all that is no word of it:
-# codes, links, numbers, names and words she added.
+# Finds the words of a text that are not in the dictionary of its language, except codes, links, numbers,
+# names and added words.
 module Glossema
   module Spelling
     # A word that is not known; from…to is its place in the text, in code points.
@@ -18,8 +18,7 @@ module Glossema
 
       attr_reader :language
 
-      # words: those she added, in any case; names: texts and patterns to be left alone, as Terms::Listed
-      # takes them.
+      # words: added ones, in any case; names: texts and patterns to ignore, as Terms::Listed takes them.
       def initialize(language, words: [], names: [])
         @language = language
         @dictionary = Dictionary.for(language)

@@ -1,5 +1,5 @@
-# A segment that nobody has confirmed yet. Off by itself: while she works drafts are nothing to be told of,
-# and Deliver names them.
+# A segment that is not confirmed. Off by default: drafts are not reported during translation, and Deliver
+# lists them.
 module Glossema
   module Checks
     class NotConfirmed < Check

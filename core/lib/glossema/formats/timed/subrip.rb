@@ -1,5 +1,4 @@
-# SubRip: the text of each cue; numbers, times and positions stay, styles are codes. Line breaks are hers to
-# set: they are text.
+# SubRip: the text of each cue; numbers, times and positions stay, styles are codes, line breaks are text.
 module Glossema
   module Formats
     class Subrip < TextFile
