@@ -5,10 +5,10 @@ import { useTranslation } from 'react-i18next'
 import { number } from '../shared/i18n'
 import { KEYS } from '../shared/keys'
 import { Key } from '../shared/parts/Key'
-import { Giving } from './Giving'
+import { PairExport } from './PairExport'
 import type { AlignmentPage } from './queries'
 import type { Aligning, Narrowed } from './useAligning'
-import { WhoseTexts } from './WhoseTexts'
+import { AlignmentDetails } from './AlignmentDetails'
 
 interface Props {
   page: AlignmentPage
@@ -29,10 +29,10 @@ export function AlignHead({ page, aligning }: Props) {
           <h1>{alignment.name}</h1>
           <p className="small quiet">
             {t('align.files', { source: source_file, target: target_file })} ·{' '}
-            <WhoseTexts alignment={alignment} />
+            <AlignmentDetails alignment={alignment} />
           </p>
           <p className="small quiet">
-            <Giving alignment={alignment} />
+            <PairExport alignment={alignment} />
           </p>
         </div>
         <div className="amounts">

@@ -12,13 +12,13 @@ import { Begin } from './Begin'
 import { Activity } from '../operations/Activity'
 import { Extras } from './Extras'
 import { Files } from './Files'
-import { Keeping } from './Keeping'
+import { SaveSettings } from './SaveSettings'
 import { ThisProject } from '../projects/ThisProject'
 import { changeProject, useBrief } from './queries'
 import { References } from './References'
 import { UseTemplate } from './UseTemplate'
-import { Stock } from './Stock'
-import { StockOfTerms } from './StockOfTerms'
+import { ProjectMemories } from './ProjectMemories'
+import { ProjectTermbases } from './ProjectTermbases'
 import { Sum } from './Sum'
 import { useChanges } from './useChanges'
 import { useSending } from './useSending'
@@ -108,14 +108,14 @@ export function Brief() {
         </section>
         <section className="about">
           <About project={project} change={change} attempt={attempt} />
-          <Stock project={project} change={change} attempt={attempt} />
-          <StockOfTerms rows={project.termbases} change={change} attempt={attempt} />
+          <ProjectMemories project={project} change={change} attempt={attempt} />
+          <ProjectTermbases rows={project.termbases} change={change} attempt={attempt} />
           {project.kind === 'template' ? (
             <UseTemplate template={project} />
           ) : (
             <Begin project={project} ready={canBegin} settled={settled} />
           )}
-          <Keeping project={project} attempt={attempt} />
+          <SaveSettings project={project} attempt={attempt} />
           <ThisProject project={project} />
         </section>
       </div>

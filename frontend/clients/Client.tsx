@@ -2,7 +2,7 @@
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useQueryClient } from '@tanstack/react-query'
-import { StockOfTerms } from '../brief/StockOfTerms'
+import { ProjectTermbases } from '../brief/ProjectTermbases'
 import { QuoteList } from '../count/QuoteLines'
 import { useQuotes } from '../count/queries'
 import { Frame } from '../shared/Frame'
@@ -44,7 +44,7 @@ export function Client() {
             <Servers client={client.id} />
             <ForWork client={client} change={change} />
             <StandingMemories client={client} change={change} />
-            <StockOfTerms rows={client.termbases} change={change} attempt={(work) => void act(work)} />
+            <ProjectTermbases rows={client.termbases} change={change} attempt={(work) => void act(work)} />
           </section>
           <section>
             <RateCards client={client.id} />

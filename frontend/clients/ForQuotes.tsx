@@ -9,7 +9,7 @@ import type { ClientPage } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { LongInPlace } from '../shared/parts/LongInPlace'
 import { Row } from '../shared/parts/Row'
-import { OrUsual } from './OrUsual'
+import { ChoiceOrDefault } from './ChoiceOrDefault'
 import { dropLogo, sendLogo, type ChangeClient } from './queries'
 
 const MOST_DAYS = 365
@@ -43,7 +43,7 @@ export function ForQuotes({ client, change }: { client: ClientPage; change: Chan
           />
         </Row>
         <Row label={t('quote.language')}>
-          <OrUsual
+          <ChoiceOrDefault
             title={t('quote.language')}
             usual={t('clients.asScreen')}
             options={LETTER_OPTIONS}

@@ -1,7 +1,7 @@
 // What an untouched segment of this client begins with: the usual setting, or another one.
 import { useTranslation } from 'react-i18next'
 import type { OnOpen } from '../shared/shapes'
-import { OrUsual } from './OrUsual'
+import { ChoiceOrDefault } from './ChoiceOrDefault'
 
 const WAYS: OnOpen[] = ['nothing', 'source', 'match', 'machine']
 
@@ -13,5 +13,11 @@ interface Props {
 export function OnOpening({ value, onChange }: Props) {
   const { t } = useTranslation()
   const options = WAYS.map((way) => ({ value: way, label: t(`ways.opened.${way}`) }))
-  return <OrUsual title={t('ways.onOpen')} usual={t('clients.asUsual')} {...{ options, value, onChange }} />
+  return (
+    <ChoiceOrDefault
+      title={t('ways.onOpen')}
+      usual={t('clients.asUsual')}
+      {...{ options, value, onChange }}
+    />
+  )
 }

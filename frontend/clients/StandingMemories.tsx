@@ -1,6 +1,6 @@
 // The memories that new projects of a client get: their order, when each learns, points off.
 import { useTranslation } from 'react-i18next'
-import { StockRow } from '../brief/StockRow'
+import { AttachedMemoryRow } from '../brief/AttachedMemoryRow'
 import { useQuery } from '@tanstack/react-query'
 import { api } from '../shared/api'
 import { ChoiceInPlace } from '../shared/parts/ChoiceInPlace'
@@ -42,7 +42,7 @@ export function StandingMemories({ client, change }: { client: ClientPage; chang
       <h2>{t('brief.memories')}</h2>
       <ol className="stock">
         {rows.map((row, index) => (
-          <StockRow
+          <AttachedMemoryRow
             key={row.memory_id}
             row={{ ...row, region_penalty: 0, server: null } satisfies AttachedMemory}
             beside={NO_PAIR}

@@ -9,7 +9,7 @@ import { DueDate } from '../brief/DueDate'
 import { money, percentOf } from './figures'
 import { QuoteTerms } from './QuoteTerms'
 import { QuoteTime } from './QuoteTime'
-import { isLate, useKeeping, type Keeping } from './useKeeping'
+import { isLate, useSaveQuote, type SavingQuote } from './useSaveQuote'
 import type { RatesInHand } from './useRates'
 
 const VALIDITIES = [7, 14, 30, 60, 90]
@@ -23,7 +23,7 @@ interface Props {
 
 export function QuoteCard({ report, hand, working, due }: Props) {
   const { t } = useTranslation()
-  const keeping = useKeeping(report, hand, working, due)
+  const saving = useSaveQuote(report, hand, working, due)
   const { quote } = hand
   return (
     <section className="quote-card" aria-label={t('quote.title')}>
@@ -34,23 +34,23 @@ export function QuoteCard({ report, hand, working, due }: Props) {
         {t('quote.validUntil')}{' '}
         <MenuInPlace
           title={t('quote.validUntil')}
-          label={dayAndMonth(keeping.validUntil)}
-          value={String(keeping.days)}
+          label={dayAndMonth(saving.validUntil)}
+          value={String(saving.days)}
           options={VALIDITIES.map((days) => ({
             value: String(days),
             label: t('quote.days', { count: days }),
           }))}
-          onChange={(days) => keeping.setDays(Number(days))}
+          onChange={(days) => saving.setDays(Number(days))}
         />
       </p>
       <QuoteTerms hand={hand} />
       <Savings hand={hand} client={report.client} />
-      <QuoteTime {...{ keeping, working }} />
-      <ProposedRush {...{ keeping, hand }} />
+      <QuoteTime {...{ saving, working }} />
+      <ProposedRush {...{ saving, hand }} />
       <p className="small quiet due-line">
-        {t('quote.due')} <DueDate due={keeping.due} onChange={keeping.setDue} />
+        {t('quote.due')} <DueDate due={saving.due} onChange={saving.setDue} />
       </p>
-      <Button type="primary" size="large" block loading={keeping.busy} onClick={keeping.keep}>
+      <Button type="primary" size="large" block loading={saving.busy} onClick={saving.keep}>
         {t('quote.keep')}
       </Button>
       {hand.changed && (
@@ -66,10 +66,10 @@ export function QuoteCard({ report, hand, working, due }: Props) {
 }
 
 // The rush fee agreed with the client, where the due date asks for it.
-function ProposedRush({ keeping, hand }: { keeping: Keeping; hand: RatesInHand }) {
+function ProposedRush({ saving, hand }: { saving: SavingQuote; hand: RatesInHand }) {
   const { t } = useTranslation()
   const { agreedRush, rates, set } = hand
-  if (!isLate(keeping) || !Number(agreedRush) || Number(rates.rush)) return null
+  if (!isLate(saving) || !Number(agreedRush) || Number(rates.rush)) return null
   return (
     <p className="small proposed-rush">
       {t('quote.rushProposed')}{' '}

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { dayAndMonth, daysUntil, now, number, time, weekday } from '../shared/i18n'
 import type { Working } from '../shared/types'
 import { hoursText } from './figures'
-import { isAhead, isLate, type Keeping } from './useKeeping'
+import { isAhead, isLate, type SavingQuote } from './useSaveQuote'
 
 const WEEK = 7 * 86_400_000
 const MARGIN = 1.15
@@ -16,12 +16,12 @@ function dayText(date: Date, t: TFunction) {
   return `${near ? weekday(iso) : dayAndMonth(iso)}, ${time(iso)}`
 }
 
-export function QuoteTime({ keeping, working }: { keeping: Keeping; working: Working }) {
+export function QuoteTime({ saving, working }: { saving: SavingQuote; working: Working }) {
   const { t } = useTranslation()
-  const { hours, pace, done, due } = keeping
+  const { hours, pace, done, due } = saving
   const measured = Object.keys(pace.bands).length > 0
   const begin = now().getTime()
-  const late = isLate(keeping)
+  const late = isLate(saving)
   const end = due ? new Date(due).getTime() : begin + ((done?.getTime() ?? begin) - begin) * MARGIN
   const share = done ? Math.min(1, (done.getTime() - begin) / Math.max(1, end - begin)) : 1
   return (

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { Project, Rule, Ruling } from '../shared/types'
 import { groupOf } from './groupOf'
-import { Keeping } from './Keeping'
+import { SaveRules } from './SaveRules'
 import type { RulesOwner } from './queries'
 import { RuleRow } from './RuleRow'
 import { Trial } from './Trial'
@@ -84,7 +84,7 @@ export function Workbench({ ruling, owner, project }: Props) {
             setShown(groupOf(groups, tag))
           }}
         />
-        <Keeping {...{ ruling, owner, project, edited }} faulty={!!fault} />
+        <SaveRules {...{ ruling, owner, project, edited }} faulty={!!fault} />
       </section>
     </div>
   )

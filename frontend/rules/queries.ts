@@ -36,8 +36,8 @@ export interface Tried {
 export const tryRules = (owner: RulesOwner, tried: Tried) =>
   api.post<RuleTrial>(`${owner}/rule_trials`, tried)
 
-// Keeping rules, for a project that is begun after a look at what they would do to it.
-export function useKeeping(owner: RulesOwner, project: Project | undefined, onKept: () => void) {
+// Saves rules; for a project in progress after a preview of the effect.
+export function useSaveRules(owner: RulesOwner, project: Project | undefined, onKept: () => void) {
   const { t } = useTranslation()
   const { message } = App.useApp()
   const cache = useQueryClient()

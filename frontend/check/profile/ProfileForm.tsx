@@ -26,7 +26,7 @@ export function ProfileForm({ owner, profile }: { owner: ProfileOwner; profile: 
   return (
     <>
       <p className="quiet">{t(`check.profile.from.${profile.from}`, { client: profile.client })}</p>
-      <Keeping {...{ owner, profile, given }} touched={given !== profile.given} />
+      <SaveProfile {...{ owner, profile, given }} touched={given !== profile.given} />
       <div className="check-kinds">
         {groups.map((group) => (
           <section key={group} aria-label={t(`check.groups.${group}`)}>
@@ -51,14 +51,14 @@ export function ProfileForm({ owner, profile }: { owner: ProfileOwner; profile: 
   )
 }
 
-interface KeepingProps {
+interface SaveProfileProps {
   owner: ProfileOwner
   profile: Profile
   given: Given
   touched: boolean
 }
 
-function Keeping({ owner, profile, given, touched }: KeepingProps) {
+function SaveProfile({ owner, profile, given, touched }: SaveProfileProps) {
   const { t } = useTranslation()
   const { keep, keepForClient, drop, busy } = useKeepProfile(owner)
   const ofProject = owner.startsWith('/projects')

@@ -5,7 +5,7 @@ import { plain } from '../../shared/content'
 import { KEYS, proposalKey, shown } from '../../shared/keys'
 import type { Project, Proposal, Segment } from '../../shared/types'
 import type { RemoteSource } from '../remoteProposals'
-import { Quietly } from '../Quietly'
+import { RemoteStatus } from '../RemoteStatus'
 import { Offer } from './Offer'
 import { Score } from './Score'
 import { markedWords } from './useTaking'
@@ -54,7 +54,7 @@ export function Proposals(props: Props) {
           </span>
         </li>
       </ol>
-      <Quietly sources={elsewhere} />
+      <RemoteStatus sources={elsewhere} />
       <span className="hidden-text" role="status">
         {now &&
           t('translate.chosenNow', {

@@ -8,7 +8,7 @@ import { Hits } from '../../shared/parts/Hits'
 import { isEnough } from '../asked'
 import { useConcordance } from '../queries'
 import { useRemoteConcordance, withRemote } from '../remoteProposals'
-import { Quietly } from '../Quietly'
+import { RemoteStatus } from '../RemoteStatus'
 import type { Asked } from './useCompanion'
 
 const SIDES = ['source', 'target']
@@ -63,7 +63,7 @@ export function Search({ project, asked, open, onInsert, onOpen }: Props) {
         onInsert={open ? onInsert : undefined}
         onOpen={onOpen}
       />
-      <Quietly sources={far.data?.sources} />
+      <RemoteStatus sources={far.data?.sources} />
     </div>
   )
 }

@@ -1,4 +1,4 @@
-// What is set in a project kept for later: for the client, or as a template; each with one press.
+// Saves what is set in a project: for the client, as a template, or as an archive.
 import { useQueryClient } from '@tanstack/react-query'
 import { App } from 'antd'
 import { useTranslation } from 'react-i18next'
@@ -10,7 +10,7 @@ import type { Project, Template } from '../shared/types'
 import { useOffer } from '../shared/useOffer'
 import type { Attempt } from './useChanges'
 
-export function Keeping({ project, attempt }: { project: Project; attempt: Attempt }) {
+export function SaveSettings({ project, attempt }: { project: Project; attempt: Attempt }) {
   const { t } = useTranslation()
   const go = useNavigate()
   const cache = useQueryClient()

@@ -10,7 +10,7 @@ import type { Alignment } from '../shared/types'
 import { useAct } from '../shared/useAct'
 import { changeAlignment, SIDES } from './queries'
 
-export function WhoseTexts({ alignment }: { alignment: Alignment }) {
+export function AlignmentDetails({ alignment }: { alignment: Alignment }) {
   const { t } = useTranslation()
   const { act } = useAct()
   const cache = useQueryClient()

@@ -1,4 +1,4 @@
-// How long the work takes, by when, how long the quote holds; and keeping it.
+// How long the work takes, by when, how long the quote holds; and saving it.
 import dayjs from 'dayjs'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -16,7 +16,7 @@ import type { RatesInHand } from './useRates'
 const DAYS = 30
 const NOT_MEASURED: Pace = { words_per_hour: 350, bands: {} }
 
-export interface Keeping {
+export interface SavingQuote {
   days: number
   setDays: (days: number) => void
   validUntil: string
@@ -30,16 +30,16 @@ export interface Keeping {
 }
 
 // Can it not be done by the due date?
-export const isLate = ({ due, done }: Keeping) => !!due && !!done && done > new Date(due)
+export const isLate = ({ due, done }: SavingQuote) => !!due && !!done && done > new Date(due)
 
 export const isAhead = (due: string | null) => !!due && new Date(due) > now()
 
-export function useKeeping(
+export function useSaveQuote(
   report: Report,
   hand: RatesInHand,
   working: Working,
   dueAtFirst: string | null,
-): Keeping {
+): SavingQuote {
   const { t } = useTranslation()
   const cache = useQueryClient()
   const go = useNavigate()

@@ -1,8 +1,8 @@
-// What is not to disturb: servers that are still being asked, and those that gave nothing and why.
+// Servers that have not answered yet, and those that failed, with the reason.
 import { useTranslation } from 'react-i18next'
 import type { RemoteSource } from './remoteProposals'
 
-export function Quietly({ sources }: { sources: RemoteSource[] | undefined }) {
+export function RemoteStatus({ sources }: { sources: RemoteSource[] | undefined }) {
   const { t } = useTranslation()
   const said = (sources ?? []).filter((one) => one.state !== 'answered')
   if (!said.length) return null

@@ -25,7 +25,7 @@ const attached = ({ id, name, entries }: Pick<Termbase, 'id' | 'name' | 'entries
   read_only: false,
 })
 
-export function StockOfTerms({ rows, change, attempt }: Props) {
+export function ProjectTermbases({ rows, change, attempt }: Props) {
   const { t } = useTranslation()
   const all = useTermbases()
   const save = (list: AttachedTermbase[]) =>

@@ -21,7 +21,7 @@ interface Props {
 const LEARNS: Learns[] = ['confirm', 'deliver', 'never']
 const READ_ONLY = 'read'
 
-export function StockRow({ row, beside, rank, onEdit, ...rest }: Props) {
+export function AttachedMemoryRow({ row, beside, rank, onEdit, ...rest }: Props) {
   const { t } = useTranslation()
   const pair = otherPair(row, beside)
   const how = row.read_only ? t('brief.readOnly') : t(`brief.learns.${row.learns}`)

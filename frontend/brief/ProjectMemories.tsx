@@ -5,7 +5,7 @@ import { AddMemory } from './AddMemory'
 import { OlderTranslation } from './OlderTranslation'
 import type { Change } from './Brief'
 import { makeMemory, useMemoriesOfPair } from './queries'
-import { StockRow } from './StockRow'
+import { AttachedMemoryRow } from './AttachedMemoryRow'
 import type { Attempt } from './useChanges'
 
 interface Props {
@@ -28,7 +28,7 @@ const attached = (memory: Memory): AttachedMemory => ({
   server: memory.remote?.server ?? null,
 })
 
-export function Stock({ project, change, attempt }: Props) {
+export function ProjectMemories({ project, change, attempt }: Props) {
   const { t } = useTranslation()
   const paired = !!project.source_lang && !!project.target_lang
   return (
@@ -63,7 +63,7 @@ function Paired({ project, change, attempt }: Props) {
       <ol className="stock">
         {!fixed && <Own reference={project.reference} />}
         {rows.map((row, index) => (
-          <StockRow
+          <AttachedMemoryRow
             key={row.memory_id}
             row={row}
             beside={project}

@@ -1,4 +1,4 @@
-// What holds for a client: one of several, or as it usually is.
+// A setting of a client: one of several values, or the default.
 import { MenuInPlace } from '../shared/parts/MenuInPlace'
 
 const USUAL = 'usual'
@@ -12,7 +12,13 @@ interface Props<Value extends string> {
   onChange: (value: Value | null) => void
 }
 
-export function OrUsual<Value extends string>({ title, usual, options, value, onChange }: Props<Value>) {
+export function ChoiceOrDefault<Value extends string>({
+  title,
+  usual,
+  options,
+  value,
+  onChange,
+}: Props<Value>) {
   const label = options.find((one) => one.value === value)?.label ?? usual
   return (
     <MenuInPlace

@@ -1,4 +1,4 @@
-// Where what is confirmed goes: into a memory, one there is or a new one; or as a file.
+// The target of confirmed pairs: an existing or new memory, or a file.
 import { App } from 'antd'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -14,7 +14,7 @@ import { undoOperation } from '../operations/queries'
 import { useOffer } from '../shared/useOffer'
 import { changeAlignment, fileAddress, give } from './queries'
 
-export function Giving({ alignment }: { alignment: Alignment }) {
+export function PairExport({ alignment }: { alignment: Alignment }) {
   const { t } = useTranslation()
   const { source_lang, target_lang, counts } = alignment
   const { data: memories = [] } = useMemoriesOfPair(source_lang, target_lang)

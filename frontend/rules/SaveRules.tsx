@@ -1,9 +1,9 @@
-// Keeping the rules: for the project, for all; back to those before; in and out as SRX.
+// Saves the rules for the project or for all projects, restores earlier ones, imports and exports SRX.
 import { Button } from 'antd'
 import { useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Project, Ruling } from '../shared/types'
-import { kindOf, rulesFile, useKeeping, type RulesOwner } from './queries'
+import { kindOf, rulesFile, useSaveRules, type RulesOwner } from './queries'
 import type { useEdited } from './useEdited'
 
 interface Props {
@@ -14,10 +14,10 @@ interface Props {
   faulty: boolean
 }
 
-export function Keeping({ ruling, owner, project, edited, faulty }: Props) {
+export function SaveRules({ ruling, owner, project, edited, faulty }: Props) {
   const { t } = useTranslation()
   const { groups, touched, forget } = edited
-  const { keep, keepForAll, drop, bring, busy } = useKeeping(owner, project, forget)
+  const { keep, keepForAll, drop, bring, busy } = useSaveRules(owner, project, forget)
   const kind = kindOf(owner)
   const droppable = kind === 'all' ? ruling.from !== 'default' : ruling.from === kind
   return (
