@@ -201,7 +201,7 @@ RSpec.describe Memory do
         /not a TMX file: its root element is <html>/
       )
       stub_const("Memory::Import::READER", "/nowhere")
-      expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /ended early/) do |refused|
+      expect { import(memory, tmx) }.to raise_error(Glossema::Refused, /was not completed/) do |refused|
         expect(refused.code).to eq("reading-ended")
       end
       expect([memory.units.count, memory.operations.pluck(:state)]).to eq([0, %w[failed failed]])

@@ -66,7 +66,7 @@ RSpec.describe "Alignments" do
     course = Rails.root.join("demo/texts/course-en.html").read
     other = Rails.root.join("demo/texts/manual.tsv").readlines.filter_map { |line| line.chomp.split("\t")[2] }
     drop({ "a.html" => course, "b.html" => page(*other.first(60)) }, source_lang: "en", target_lang: "it")
-    expect(alignment.message).to include("are they the right ones")
+    expect(alignment.message).to include("Check that you chose the right files")
   end
 
   it "are put right by hand, each act with a way back and forth" do

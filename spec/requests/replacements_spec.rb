@@ -71,7 +71,7 @@ RSpec.describe "Replacing" do
     segments[2].keep_draft("#{"a" * 40}!", origin: { "kind" => "typed" }, by: user)
     write(find: "(a+)+$", with: "x", regex: true, take: segments.map(&:id))
     expect(body["error"]["message"]).to include("takes too long")
-    expect(look(find: "")["error"]["message"]).to eq("Say what to look for.")
+    expect(look(find: "")["error"]["message"]).to eq("Enter a text to find.")
     expect(project.operations.where(kind: "replacement").count).to eq(0)
   end
 

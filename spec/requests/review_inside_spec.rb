@@ -137,7 +137,7 @@ RSpec.describe "Review inside" do
     invite("read")
     expect(passages.size).to eq(3)
     expect(read(segments[0], "x")["error"]).to include("code" => "right-missing",
-      "message" => "You do not have access for this. You can read only.")
+      "message" => "You do not have access for this. You can view.")
     expect(remark(segments[0])["error"]["code"]).to eq("right-missing")
     [[:get, "/api/projects/#{project.id}"], [:get, "/api/segments/#{segments[0].id}"],
      [:patch, "/api/review_rounds/#{round.id}"], [:delete, "/api/review_rounds/#{round.id}"],
