@@ -2,7 +2,7 @@
 module FaultTold
   LINES = 20
 
-  def self.of(error)
+  def self.describe(error)
     kinds = []
     cause = error
     while cause && kinds.size < 5

@@ -79,7 +79,7 @@ class ForkServer
     # Without memory nothing can be said but this.
     Process.kill(:KILL, Process.pid)
   rescue Exception => e # rubocop:disable Lint/RescueException
-    warn(FaultTold.of(e))
+    warn(FaultTold.describe(e))
   ensure
     exit!(0)
   end

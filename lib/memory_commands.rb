@@ -59,7 +59,7 @@ class MemoryCommands < Glossema::Cli
     kinds = found.map { |result| result ? result.kind : "none" }.tally
     say(
       "segments" => rows.size,
-      "words" => opened.segments.sum { |segment| Glossema::Counting::Count.of(segment.content).words },
+      "words" => opened.segments.sum { |segment| Glossema::Counting::Count.count(segment.content).words },
       "origins" => Glossema::Pretranslation::KINDS.to_h { |kind| [kind, kinds.fetch(kind, 0)] }
     )
     DONE
@@ -75,7 +75,7 @@ class MemoryCommands < Glossema::Cli
     else
       nil
     end
-    model = Memory::Learned.of(memory)
+    model = Memory::Learned.model(memory)
     ahead = nil
     @input.each_line do |line|
       started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
@@ -97,7 +97,7 @@ class MemoryCommands < Glossema::Cli
       terms: Memory::KnownTerms.new(memories))
     ahead = Glossema::Pretranslation.new(lookup, threshold: @options[:threshold] || 75,
       machine: machine(languages))
-    ahead.of(queries(opened, languages)) { |list, best| ParallelMap.map(list, &best) }
+    ahead.results(queries(opened, languages)) { |list, best| ParallelMap.map(list, &best) }
   end
 
   # The service at the address that was given, or nil; its key stands in MT_KEY.
@@ -129,7 +129,7 @@ class MemoryCommands < Glossema::Cli
 
   def looked_ahead(model, source, finder, languages)
     found = finder ? finder.find(source) : []
-    outlook = Glossema::Completion::CompletionContext.of(
+    outlook = Glossema::Completion::CompletionContext.gather(
       [model], source,
       terms: found.flat_map { |one| one.entry.in(languages[1]).flat_map(&:usable).map(&:written) }.uniq,
       carried: Glossema::Forms::Carried.in(source, *languages).map(&:target)

@@ -5,7 +5,7 @@ module UploadName
   UNSEEN = /[[:cntrl:]\u00AD\u200B-\u200F\u2028-\u202E\u2060-\u2069\uFEFF]/
   NAMELESS = "file".freeze
 
-  def self.of(name)
+  def self.clean(name)
     plain = name.to_s.dup.force_encoding("UTF-8").scrub("").gsub(UNSEEN, "").tr("\\", "/")
     base = plain.split("/").last.to_s.strip
     return NAMELESS if base.delete(".").empty?
@@ -14,5 +14,5 @@ module UploadName
     "#{base.delete_suffix(ending)[0, LONGEST - ending.length]}#{ending}"
   end
 
-  def original_filename = UploadName.of(super)
+  def original_filename = UploadName.clean(super)
 end

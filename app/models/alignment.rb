@@ -83,7 +83,7 @@ class Alignment < ApplicationRecord
   end
 
   def aligned(segments)
-    pieces = segments.map { |list| list.map { |segment| Glossema::Alignment::Piece.of(segment) } }
+    pieces = segments.map { |list| list.map { |segment| Glossema::Alignment::Piece.from_segment(segment) } }
     items = pieces.map { |list| list.map { |piece| piece.to_h.transform_keys(&:to_s) } }
     aligner = Glossema::Alignment::Aligner.new(*pieces, given: terms, known: known)
     beads = @operation.interruptible { aligner.beads { |share| progressed(share) } }

@@ -15,7 +15,7 @@ class DeliveredFile < ApplicationRecord
     # Writes and proves a document as part of an operation. taken: the names there are in the delivery
     # already. Returns what is delivered once all files are written.
     def write(document, taken, operation)
-      placed = Document::Placed.of(document, operation: operation)
+      placed = Document::Placed.open(document, operation: operation)
       proof = operation.interruptible { proof_of(document, placed) }
       bytes, name = placed.bytes, free_name(name_for(document, placed.opened.format), taken)
       Written.new(document_id: document.id, name: name, checksum: Digest::SHA256.hexdigest(bytes),

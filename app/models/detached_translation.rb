@@ -18,7 +18,7 @@ class DetachedTranslation < ApplicationRecord
 
   # The latest that was kept of a text at this place, or nil.
   # except: ids of those that were given already.
-  def self.of(document, unit, source, except: [])
+  def self.find_for(document, unit, source, except: [])
     where(document: document, unit: unit, source: source).where.not(id: except).order(:id).last
   end
 

@@ -13,7 +13,7 @@ class Document < ApplicationRecord
   has_one_attached :page
 
   # Names come with uploads, packages and from servers of clients.
-  normalizes :name, with: ->(name) { UploadName.of(name) }
+  normalizes :name, with: ->(name) { UploadName.clean(name) }
 
   STATES = %w[waiting reading ready refused cancelled].freeze
   validates :state, inclusion: { in: STATES }
@@ -157,7 +157,7 @@ class Document < ApplicationRecord
   def keep_page(opened)
     html =
       opened.preview do |segment|
-        "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.of(segment.content)}</span>"
+        "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.render(segment.content)}</span>"
       end
     page.attach(io: StringIO.new(html), filename: "page.html", content_type: "text/html", identify: false)
     html

@@ -18,7 +18,7 @@ class FileNaming
   # A path below a folder, wherever its parts came from: none of them leads out of it.
   def self.inside(path)
     parts = path.tr("\\", "/").split("/").reject(&:empty?)
-    parts.map { |part| UploadName.of(part) }.join("/")
+    parts.map { |part| UploadName.clean(part) }.join("/")
   end
 
   def initialize(project)

@@ -9,7 +9,7 @@ class IgnoredFinding < ApplicationRecord
   belongs_to :user, optional: true
 
   # What holds in a project: its own, and its client's.
-  scope :of, ->(project) {
+  scope :in_project, ->(project) {
     own = where(project_id: project.id)
     project.client_id ? own.or(where(client_id: project.client_id)) : own
   }

@@ -53,7 +53,7 @@ module ProjectArchive
       { Report => reports,
         Quote => Quote.where(report: reports), Delivery => deliveries,
         DeliveredFile => DeliveredFile.where(delivery: deliveries),
-        IgnoredFinding => IgnoredFinding.of(project),
+        IgnoredFinding => IgnoredFinding.in_project(project),
         ReviewRound => rounds, ReviewChange => ReviewChange.where(review_round: rounds),
         ReviewPassage => ReviewPassage.where(review_round: rounds), Note => Note.where(project: project),
         UserWord => UserWord.where(project: project) }

@@ -62,7 +62,7 @@ class Report < ApplicationRecord
         facts = { "format" => names[id]&.format, "document_id" => id }
         { name: names[id]&.name.to_s, facts: facts, rows: own.map(&:last) }
       end
-    Glossema::Counting::Report.of(files, project.counted_languages)
+    Glossema::Counting::Report.build(files, project.counted_languages)
   end
 
   # value: as Report.value_of answers it.

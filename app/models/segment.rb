@@ -35,7 +35,7 @@ class Segment < ApplicationRecord
   def cue = Glossema::Timing::Cue.at(location)
 
   # The attributes of a new row for a segment of the core.
-  def self.row(document, segment, position, count = Glossema::Counting::Count.of(segment.content))
+  def self.row(document, segment, position, count = Glossema::Counting::Count.count(segment.content))
     {
       document_id: document.id,
       project_id: document.project_id,

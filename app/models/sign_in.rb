@@ -22,7 +22,7 @@ class SignIn < ApplicationRecord
     end
 
     # The one of a token, or nil.
-    def of(token)
+    def with_token(token)
       found = token.present? && live.find_by(token: digest(token)) or return
       found.tap(&:note_use)
     end

@@ -43,7 +43,7 @@ class User < ApplicationRecord
   def access = Access.new(self)
 
   # Who is signed in, nil where the session was ended.
-  def self.of_session(session) = SignIn.of(session[:token])&.user
+  def self.of_session(session) = SignIn.with_token(session[:token])&.user
 
   # All sessions begun so far are over.
   def end_sessions = sign_ins.destroy_all

@@ -1,6 +1,6 @@
 # A finding as the interface shows it, with the segment it is in.
 module FindingRow
-  def self.of(row)
+  def self.build(row)
     segment, stands = row[:segment], row[:stands]
     {
       **row.slice("code", "level", "message", "source", "target", "fix", "other"),

@@ -44,7 +44,7 @@ class ReportResource < ApplicationResource
     other && {
       report: ReportLineResource.new(other).to_h,
       figures: ReportResource.drawn(other.figures),
-      comparison: Glossema::Counting::Comparison.of(report.figures, other.figures)
+      comparison: Glossema::Counting::Comparison.compare(report.figures, other.figures)
     }
   end
 end

@@ -6,7 +6,7 @@ module ErrorsByKind
     logger = logger(request)
     return if logger.nil? || (!log_rescued_responses?(request) && wrapper.rescue_response?)
 
-    logger.fatal(FaultTold.of(wrapper.unwrapped_exception))
+    logger.fatal(FaultTold.describe(wrapper.unwrapped_exception))
   end
 end
 

@@ -38,19 +38,19 @@ RSpec.describe Glossema::Pretranslation do
   def told(list) = list.map { |one| one && [one.kind, one.score, one.target.text] }
 
   it "takes exact, adapted and fuzzy matches down to a score, and says from where" do
-    found = described_class.new(lookup, threshold: 60).of(texts.map { |text| query(text) })
+    found = described_class.new(lookup, threshold: 60).results(texts.map { |text| query(text) })
     expect(told(found).first(4)).to match(
       [["exact", 100, "Controllare ora le pastiglie."], ["adapted", 99, "Andare a 30 km/h."],
        ["fuzzy", be_between(60, 98), "Controllare ora le pastiglie."], nil]
     )
     expect(found.first.memory).to eq("Tarnholt")
-    strict = described_class.new(lookup, threshold: 99).of(texts.map { |text| query(text) })
+    strict = described_class.new(lookup, threshold: 99).results(texts.map { |text| query(text) })
     expect(told(strict).map { |one| one&.first }).to eq(["exact", "adapted", nil, nil, nil, nil])
   end
 
   it "asks a machine for the rest together, and takes nothing where it gave nothing" do
     own = machine.new([])
-    found = described_class.new(lookup, threshold: 99, machine: own).of(texts.map { |text| query(text) })
+    found = described_class.new(lookup, threshold: 99, machine: own).results(texts.map { |text| query(text) })
     expect(told(found).last(4)).to eq(
       [["machine", nil, ".dap ekarb eht kcehC"], ["machine", nil, ".potS"], nil, nil]
     )
@@ -60,7 +60,7 @@ RSpec.describe Glossema::Pretranslation do
   it "lets the looking up be shared out" do
     ahead = described_class.new(lookup)
     queries = texts.map { |text| query(text) }
-    shared = ahead.of(queries) { |list, best| list.reverse.map(&best).reverse }
-    expect(told(shared)).to eq(told(ahead.of(queries)))
+    shared = ahead.results(queries) { |list, best| list.reverse.map(&best).reverse }
+    expect(told(shared)).to eq(told(ahead.results(queries)))
   end
 end

@@ -2,7 +2,7 @@
 # run the right way; and the proof sees when it is not so.
 RSpec.describe Glossema::Proof do
   def pseudo(document)
-    document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+    document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
   end
 
   def field(instruction, result)

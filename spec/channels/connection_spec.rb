@@ -13,10 +13,10 @@ RSpec.describe ApplicationCable::Connection, type: :channel do
   end
 
   it "is told to close when its session is ended, alone or with all others" do
-    [->(token) { SignIn.end(token) }, ->(_) { user.end_sessions }, ->(token) { SignIn.of(token).cut_off }]
+    [->(token) { SignIn.end(token) }, ->(_) { user.end_sessions }, ->(token) { SignIn.with_token(token).cut_off }]
       .each do |ending|
       token = SignIn.begin(user, request)
-      session = SignIn.of(token)
+      session = SignIn.with_token(token)
       expect { ending.call(token) }
         .to have_broadcasted_to("action_cable/#{session.to_gid_param}")
         .with(hash_including(type: "disconnect"))

@@ -9,7 +9,7 @@ RSpec.describe Demo::Film do
     expect(cues.last.finish).to be_between(180_000, described_class::SECONDS * 1000)
     document = Glossema::Document.new(described_class.subrip, name: "film.srt", language: "en")
     shown = document.units.map { |unit| [unit.cue, unit.content.text] }
-    expect(Glossema::Timing::Sentences.new("en").of(shown)).to include([4, 5], [11, 12])
+    expect(Glossema::Timing::Sentences.new("en").groups(shown)).to include([4, 5], [11, 12])
     over = cues.zip(shown).select { |cue, (time, _)|
       cue.target && Glossema::Timing::Meters.new(time, cue.target).over(Glossema::Timing::Limits.new).any?
     }

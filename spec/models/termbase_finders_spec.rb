@@ -3,7 +3,7 @@ RSpec.describe Termbase::Finders do
   let(:user) { make_user }
   let(:termbase) { user.termbases.create!(name: "Terms") }
 
-  def found(text) = described_class.of(termbase, "en-GB").find(text).map { |one| one.term.text }
+  def found(text) = described_class.fetch(termbase, "en-GB").find(text).map { |one| one.term.text }
 
   def entry(*texts)
     terms = texts.map { |text| Glossema::Terms::Term.new(text: text) }

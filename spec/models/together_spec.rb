@@ -52,7 +52,7 @@ RSpec.describe "Changes to one document at once" do
     document.segments.first.confirm("Controllare freni e catena.", origin: {}, by: user)
     before = Document.find(document.id)
     split(document.segments.first, 10).call
-    expect(Document::Placed.of(before).bytes)
+    expect(Document::Placed.open(before).bytes)
       .to eq("Controllare freni e catena. Ring the bell.\nLoad the box and go.")
     expect(Document.find(document.id)).not_to be_outdated
   end

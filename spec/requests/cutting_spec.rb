@@ -74,7 +74,7 @@ RSpec.describe "Cutting" do
       ["Load approx. Half the box.", "Then go.", "Check the red", "brake lever twice.", "Stay calm."]
     )
     expect(rows.map(&:last)).to eq(%w[draft translated untouched untouched translated])
-    expect(Document::Placed.of(document).bytes.force_encoding("UTF-8")).to eq(
+    expect(Document::Placed.open(document).bytes.force_encoding("UTF-8")).to eq(
       "Carica ca. metà cassa. Poi via.\nCheck the red brake lever twice.\nCalma.\n"
     )
   end
@@ -90,7 +90,7 @@ RSpec.describe "Cutting" do
       .zip(["Usa {1}due{/1}", "{1}cinghie rosse{/1} qui."]) do |segment, target|
         segment.confirm(target, origin: { "kind" => "typed" }, by: user)
       end
-    written = Document::Placed.of(document).bytes
+    written = Document::Placed.open(document).bytes
     again = Glossema::Document.new(written, name: "a.docx", language: "it", by: "paragraph")
     expect(again.segments.map { |segment| segment.content.written }).to eq(
       ["Usa {1}due cinghie rosse{/1} qui."]

@@ -56,7 +56,7 @@ RSpec.describe "A job of many formats" do
     project.segments.find_each do |segment|
       if segment.reload.state != "translated"
         segment.reload.confirm(
-          Glossema::Pseudo.of(segment.source_content).written,
+          Glossema::Pseudo.translate(segment.source_content).written,
           origin: {
             "kind" => "typed"
           },

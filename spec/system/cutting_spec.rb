@@ -199,7 +199,7 @@ RSpec.describe "Cutting" do
     expect(page).to have_css(".card", wait: 15)
     project = Project.last
     project.segments.each do |segment|
-      segment.update!(target: Glossema::Pseudo.of(segment.source_content).written, state: "translated")
+      segment.update!(target: Glossema::Pseudo.translate(segment.source_content).written, state: "translated")
     end
     visit "/projects/#{project.id}/deliver"
     # Pseudo-words are in no dictionary.

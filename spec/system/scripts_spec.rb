@@ -35,6 +35,6 @@ RSpec.describe "Other scripts" do
     type("ブレーキを確認してください。")
     expect(card).to have_css(".foot", text: "14 characters, source 17")
     eventually { expect(on_disk(segment).target).to eq("ブレーキを確認してください。") }
-    expect(Glossema::Counting::Count.of(Glossema::Content.text("ブレーキを確認してください。")).words).to eq(13)
+    expect(Glossema::Counting::Count.count(Glossema::Content.text("ブレーキを確認してください。")).words).to eq(13)
   end
 end

@@ -8,7 +8,7 @@ module ApplicationCable
     delegate :user, to: :sign_in
 
     def connect
-      self.sign_in = SignIn.of(@request.session[:token]) || reject_unauthorized_connection
+      self.sign_in = SignIn.with_token(@request.session[:token]) || reject_unauthorized_connection
     end
 
     # A session can also end by its time.

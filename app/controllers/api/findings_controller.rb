@@ -6,7 +6,7 @@ module Api
     def index
       run = Project::CheckRun.new(project)
       left = run.look_at_few
-      rows = Project::Checking.new(project).findings.map { |row| FindingRow.of(row) }
+      rows = Project::Checking.new(project).findings.map { |row| FindingRow.build(row) }
       render json: { findings: rows, left: left, checked: run.translated.count - left,
                      untranslated: project.segments.where(target: "").count, run: under_way(run),
                      profile: CheckProfile.new(project).from, client: project.client&.name,

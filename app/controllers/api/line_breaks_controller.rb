@@ -7,7 +7,7 @@ module Api
     def create
       given = Glossema::Content.parse(params.require(:target), segment.source_content)
       breaks = Glossema::Timing::LineBreaks.new(project.target_lang, project.cue_limits)
-      render json: { ways: Glossema::Timing::Breaking.new(breaks).of(given).map(&:written) }
+      render json: { ways: Glossema::Timing::Breaking.new(breaks).variants(given).map(&:written) }
     end
 
     private

@@ -15,7 +15,7 @@ module Api
       raise Glossema::Refused.new("no-service") if services.empty?
 
       comparison = Machine::Comparison.new(services, *pair)
-      ask_outside { { compared: comparison.of(Glossema::Content.text(text)) } }
+      ask_outside { { compared: comparison.compare(Glossema::Content.text(text)) } }
     end
   end
 end

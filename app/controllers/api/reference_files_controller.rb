@@ -64,7 +64,7 @@ module Api
     def page
       Glossema::Document
         .new(file.download, name: file.filename.to_s)
-        .preview { |segment| Glossema::Html.of(segment.content) }
+        .preview { |segment| Glossema::Html.render(segment.content) }
     rescue Glossema::Refused => e
       "<p>#{Glossema::Html.escape(e.message)}</p>"
     end

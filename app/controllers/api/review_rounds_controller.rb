@@ -28,7 +28,7 @@ module Api
         .order("documents.position", "segments.position")
       render json: { round: ReviewRoundResource.new(round).to_h,
                      changes: ReviewChangeResource.new(changes.to_a).to_h,
-                     remarks: NoteResource.new(remarks).to_h, amount: ReviewRound::Amount.of(round) }
+                     remarks: NoteResource.new(remarks).to_h, amount: ReviewRound::Amount.measure(round) }
     end
 
     # params: close: the round is over; resume: it goes on; reopen: all is to be decided again, which is an

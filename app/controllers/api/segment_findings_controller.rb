@@ -15,7 +15,7 @@ module Api
     end
 
     def answer_of(target)
-      found = target.blank? ? [] : Project::Checking.new(segment.project).of(segment, target: target)
+      found = target.blank? ? [] : Project::Checking.new(segment.project).segment_findings(segment, target: target)
       render json: { findings: found.map { |one| one.except("other") } }
     end
   end

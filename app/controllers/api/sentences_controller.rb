@@ -25,7 +25,7 @@ module Api
       return @sentence if defined?(@sentence)
 
       segment = Segment.where(project: current_user.projects).find(params[:segment_id])
-      @sentence = Segment::Sentence.of(segment)
+      @sentence = Segment::Sentence.around(segment)
     end
   end
 end

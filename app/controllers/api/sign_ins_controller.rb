@@ -13,6 +13,6 @@ module Api
 
     private
 
-    def sign_in = SignIn.of(session[:token])
+    def sign_in = SignIn.with_token(session[:token])
   end
 end

@@ -13,7 +13,7 @@ class Document::MovedTranslations
   def add(index, staged, by, given_again)
     segment = @fresh.segments[index]
     row = Segment.create!(**Segment.row(@document, segment, index + 1), document_id: staged.id)
-    again = DetachedTranslation.of(@document, segment.unit.id, row.source, except: given_again)
+    again = DetachedTranslation.find_for(@document, segment.unit.id, row.source, except: given_again)
     return bring_again(again, row, segment, given_again) if again
 
     translated = translated_in(segment)

@@ -5,7 +5,7 @@ class Document::Placed
 
   # Opens the file and places the segments; begins again where somebody cut it otherwise meanwhile. operation:
   # that it is part of. Raises Refused "read-otherwise"; then the file is to be read again.
-  def self.of(document, operation: nil, tries: TRIES)
+  def self.open(document, operation: nil, tries: TRIES)
     version = document.segmentation_version
     new(document, document.opened(operation: operation))
   rescue Glossema::Refused => e

@@ -24,7 +24,7 @@ class Document::Reading
     @document.discard_segments
     @document.update!(format: opened.format::NAME, total: opened.segments.size,
       source_lang: @document.source_lang || opened.language)
-    counts = opened.segments.map { |segment| Glossema::Counting::Count.of(segment.content) }
+    counts = opened.segments.map { |segment| Glossema::Counting::Count.count(segment.content) }
     (0...opened.segments.size).each_slice(BATCH) do |indexes|
       @operation.checkpoint
       ShortTransaction.run { write(opened, indexes, counts) }

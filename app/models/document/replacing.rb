@@ -39,7 +39,7 @@ module Document::Replacing
     end
 
     revision = operation.interruptible { revision_of(fresh, old) }
-    words = ->(content) { Glossema::Counting::Count.of(content).words }
+    words = ->(content) { Glossema::Counting::Count.count(content).words }
     sums =
       revision
         .links

@@ -142,7 +142,7 @@ class Document::Resegmentation
   def kept_rows = @kept_rows ||= DetachedTranslation.rows(@document, @lost)
 
   def counts
-    @counts ||= @fresh.segments.map { |segment| Glossema::Counting::Count.of(segment.content) }
+    @counts ||= @fresh.segments.map { |segment| Glossema::Counting::Count.count(segment.content) }
   end
 
   def clear_staged

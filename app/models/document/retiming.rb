@@ -9,7 +9,7 @@ module Document::Retiming
   def retime(segment, start:, finish:, by:)
     cue, before, after = around(segment)
     wanted = [start || cue.start, finish || cue.finish || cue.start]
-    settled = Glossema::Timing::Settling.new(project.cue_limits).of(*wanted, before: before, after: after)
+    settled = Glossema::Timing::Settling.new(project.cue_limits).settle(*wanted, before: before, after: after)
     edit_cues({ "act" => "times", "cue" => cue.number, **%w[start finish].zip(settled.map { |one|
       decimal(one)
     }).to_h },

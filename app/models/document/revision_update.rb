@@ -95,7 +95,7 @@ class Document::RevisionUpdate
   end
 
   def reading
-    counts = @fresh.segments.map { |segment| Glossema::Counting::Count.of(segment.content) }
+    counts = @fresh.segments.map { |segment| Glossema::Counting::Count.count(segment.content) }
     { reader_version: Glossema::READER_VERSION, breaks: @fresh.breaks, total: counts.size, done: counts.size,
       facts: @pending.facts.merge(@pending.facts_of(counts)) }
   end

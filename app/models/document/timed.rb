@@ -33,7 +33,7 @@ module Document::Timed
   # [[Segment, …], …] of cues that say one sentence together. shown: as cues answers them.
   def sentences(shown = cues)
     groups = Glossema::Timing::Sentences.new(source_lang || project.source_lang)
-      .of(shown.map { |cue, segment| [cue, segment.source_content.text] })
+      .groups(shown.map { |cue, segment| [cue, segment.source_content.text] })
     groups.map { |group| group.map { |index| shown[index].last } }
   end
 

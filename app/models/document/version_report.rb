@@ -40,7 +40,7 @@ class Document::VersionReport
     link.kind == :new ? "new" : Glossema::Counting::Bands.for_score(link.score)
   end
 
-  def words(content) = Glossema::Counting::Count.of(content).words
+  def words(content) = Glossema::Counting::Count.count(content).words
 
   def table
     rows = bands.map do |name, sum|

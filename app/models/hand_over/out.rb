@@ -86,7 +86,7 @@ class HandOver::Out
   # The entries of a termbase that stand in the text.
   def entries_in(termbase)
     texts = @segments.uniq(&:source_key).map { |segment| segment.source_content.text }
-    finder = Termbase::Finders.of(termbase, @project.source_lang)
+    finder = Termbase::Finders.fetch(termbase, @project.source_lang)
     texts.flat_map { |text| finder.find(text).map { |found| found.entry.id } }.uniq
   end
 

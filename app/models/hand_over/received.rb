@@ -119,7 +119,7 @@ class HandOver::Received
 
       document.segments.where(key: context).update_all(locked: true)
       counts = document.segments.reload.reject(&:locked).map do |segment|
-        Glossema::Counting::Count.of(segment.source_content)
+        Glossema::Counting::Count.count(segment.source_content)
       end
       document.update!(facts: document.facts.merge(document.facts_of(counts)))
     end

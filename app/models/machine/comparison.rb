@@ -5,7 +5,7 @@ class Machine::Comparison
   end
 
   # content → [{service:, ms:, and got: or trouble:} …]
-  def of(content)
+  def compare(content)
     threads = @services.map do |service|
       Thread.new { Rails.application.executor.wrap { row(service, content) } }
     end

@@ -11,7 +11,7 @@ class Machine::Exchange
   end
 
   # segments → what came, as Machine::Translator#keep returns it.
-  def of(segments)
+  def answers(segments)
     waiting, found, failures = segments.each_slice(@connector.size).to_a, {}, 0
     while failures < MOST_FAILURES && (slice = waiting.shift)
       failure = send_one(slice, found)

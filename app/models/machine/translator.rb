@@ -27,7 +27,7 @@ class Machine::Translator
     known = known(segments.map(&:source_content))
     fresh = segments.uniq { |segment| digest(segment.source_content) }
     fresh.reject! { |segment| known.key?(digest(segment.source_content)) }
-    known.merge!(Machine::Exchange.new(self, connector).of(fresh)) if fresh.any?
+    known.merge!(Machine::Exchange.new(self, connector).answers(fresh)) if fresh.any?
     segments.map(&:source_content).map do |content|
       answer = known[digest(content)]
       answer && read(answer, content)

@@ -142,7 +142,7 @@ module Memory::Learning
 
   # A sentence is learned once all its cues are confirmed.
   def unlearn_sentence(segment, writer)
-    sentence = Segment::Sentence.of(segment)
+    sentence = Segment::Sentence.around(segment)
     return if sentence.nil? || sentence.done?
 
     hash = TranslationUnit.hash_of(sentence.written.first)

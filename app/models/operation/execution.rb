@@ -100,7 +100,7 @@ module Operation::Execution
     raise if @at_once
 
     Rails.error.report(e, handled: true)
-    Rails.logger.error(FaultTold.of(e))
+    Rails.logger.error(FaultTold.describe(e))
   end
 
   def settle

@@ -9,7 +9,7 @@ class Project::Checking
   def findings
     found = own
     found.merge!(across) { |_, one, other| one + other }
-    stands = IgnoredFinding.of(@project).index_by(&:digest)
+    stands = IgnoredFinding.in_project(@project).index_by(&:digest)
     in_text_order(found.keys).flat_map do |segment|
       found[segment.id].map { |finding| row(segment, finding, stands) }
     end
@@ -30,7 +30,7 @@ class Project::Checking
   end
 
   # Findings of one segment, as it reads now, or with another target (Content).
-  def of(segment, target: segment.target_content)
+  def segment_findings(segment, target: segment.target_content)
     @project.checker.findings(@project.pair_of(segment, target: target))
       .map { |finding| finding.to_h.transform_keys(&:to_s) }
   end

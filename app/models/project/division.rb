@@ -5,7 +5,7 @@ class Project::Division
     @segments = project.segments.joins(:document).includes(:document)
       .order("documents.position", :position).to_a
     @segments.select! { |segment| document_ids.include?(segment.document_id) } if document_ids
-    @found = Glossema::Exchange::Shares.of(pieces, count)
+    @found = Glossema::Exchange::Shares.divide(pieces, count)
   end
 
   # {borders:, near:, shares: [{words:, segments:, from:, to:, segment_ids:}, …]}

@@ -13,7 +13,7 @@ class Project::Fixing
     codes = rows.fetch(segment).map { |row| row["code"] }
     segment.reload
     codes.size.times do
-      fix = checking.of(segment).find { |one| one["fix"] && codes.include?(one["code"]) }
+      fix = checking.segment_findings(segment).find { |one| one["fix"] && codes.include?(one["code"]) }
       segment.target = fix["fix"] if fix
     end
     wanted = segment.target

@@ -8,7 +8,7 @@ class Project::Learned
 
   class << self
     # The HeldModel of a project as it is now.
-    def of(project)
+    def held_model(project)
       held, known = find([project.id, project.created_at.to_f])
       held.alone do
         begin_with(project, held, known) unless held.model

@@ -16,6 +16,6 @@ class Project::SimilarSegments
       Glossema::Checks::Twins::Row.new(id: segment, source: segment.source_content,
         target: segment.target_content)
     end
-    Glossema::Checks::Twins.of(rows, [@project.source_lang, @project.target_lang]).first(SHOWN)
+    Glossema::Checks::Twins.find(rows, [@project.source_lang, @project.target_lang]).first(SHOWN)
   end
 end

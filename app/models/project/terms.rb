@@ -8,7 +8,7 @@ module Project::Terms
   def term_finders(lang, checking: false)
     rows = attached_termbases.usable.includes(:termbase)
     rows = rows.where(checks: true) if checking
-    rows.map { |row| Termbase::Finders.of(row.termbase, lang) }
+    rows.map { |row| Termbase::Finders.fetch(row.termbase, lang) }
   end
 
   included do

@@ -68,7 +68,7 @@ class ProjectArchive::Incoming
   def whole
     yield
   rescue *BROKEN => e
-    Rails.logger.error(FaultTold.of(e))
+    Rails.logger.error(FaultTold.describe(e))
     raise Glossema::Refused.new("package-damaged", name: @name)
   end
 

@@ -11,12 +11,12 @@ class RemoteKey::MemoryPort
   # Points that are taken off are the business of whoever asks.
   def matches(query, threshold:, limit:)
     found = Glossema::Matching::Lookup.new([@memory.store]).matches(query, threshold: threshold, limit: limit)
-    of(found.map { |match| match.candidate.id })
+    wired(found.map { |match| match.candidate.id })
   end
 
   def concordance(text, side:, way:, limit:)
     found = Memory::Concordance.new([@memory], text: text, side: side, way: way).to_h
-    of(found[:hits].pluck(:unit).first(limit))
+    wired(found[:hits].pluck(:unit).first(limit))
   end
 
   def units(after:, limit:)
@@ -31,7 +31,7 @@ class RemoteKey::MemoryPort
 
   private
 
-  def of(ids)
+  def wired(ids)
     found = TranslationUnit.where(id: ids).index_by(&:id)
     ids.filter_map { |id| found[id] && wire(found[id]) }
   end

@@ -6,7 +6,7 @@ class RemoteKey::TermbasePort
 
   delegate :languages, :size, to: :@termbase
 
-  def finder(tag) = Termbase::Finders.of(@termbase, tag)
+  def finder(tag) = Termbase::Finders.fetch(@termbase, tag)
 
   def entries(after:, limit:)
     @termbase.entries.there.where("id > ?", after).order(:id).limit(limit).map do |record|

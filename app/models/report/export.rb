@@ -96,7 +96,7 @@ class Report::Export
     BANDS.map { |band| found["differences"][band] }
   end
 
-  def comparison = @comparison ||= Glossema::Counting::Comparison.of(@figures, @beside.figures)
+  def comparison = @comparison ||= Glossema::Counting::Comparison.compare(@figures, @beside.figures)
 
   # Below the files each column has its sum.
   def fill(sheet)

@@ -1,6 +1,6 @@
 # How much a reviser changed and remarked: of how many words and segments, by kind, severity and file.
 class ReviewRound::Amount
-  def self.of(round) = new(round).to_h
+  def self.measure(round) = new(round).to_h
 
   def initialize(round)
     @round = round
@@ -23,7 +23,7 @@ class ReviewRound::Amount
 
   def score
     weighed = @round.remarks.where(kind: "remark").pluck(:error_type, :severity)
-    Glossema::Review::Score.of(weighed, words: words)
+    Glossema::Review::Score.compute(weighed, words: words)
   end
 
   def files

@@ -95,7 +95,7 @@ class ReviewRound::Reading
 
   def change(row, segment)
     before = Glossema::Content.parse(@round.base.fetch(row.id), segment.source_content)
-    outcome = Glossema::Review::Outcome.of(row, source: segment.source_content, before: before)
+    outcome = Glossema::Review::Outcome.from_row(row, source: segment.source_content, before: before)
     return unless outcome.changed?
 
     change = @round.corrections.build(segment: segment)

@@ -11,7 +11,7 @@ class ReviewRound::Report
   def initialize(round)
     @round, @project = round, round.project
     @rows = round.corrections.includes(segment: :document).sort_by { |row| place(row.segment) }
-    @amount = ReviewRound::Amount.of(round)
+    @amount = ReviewRound::Amount.measure(round)
   end
 
   def name

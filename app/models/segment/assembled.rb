@@ -11,7 +11,7 @@ class Segment::Assembled
   def result
     memories = @project.attachments.usable.includes(:memory).map(&:memory)
     phrases = Memory::KnownTerms.new(memories, words: WORDS)
-    Glossema::Matching::Assembly.new(phrases) { |text| parts(text) }.of(@segment.source_content)
+    Glossema::Matching::Assembly.new(phrases) { |text| parts(text) }.assemble(@segment.source_content)
   end
 
   private

@@ -18,7 +18,7 @@ class Segment::CompletionContext
     terms, carried = terms_and_carried
     alike = matches + given.map { |text| [MACHINE, text] }
     context = HeldModel.reading(held_models) do |models|
-      Glossema::Completion::CompletionContext.of(models, @segment.source_content.text, terms: terms,
+      Glossema::Completion::CompletionContext.gather(models, @segment.source_content.text, terms: terms,
         carried: carried,
         matches: alike)
     end
@@ -51,7 +51,7 @@ class Segment::CompletionContext
 
   def held_models
     memories = without?("memories") ? [] : @project.attachments.usable.includes(:memory).map(&:memory)
-    own = without?("project") ? [] : [Project::Learned.of(@project)]
+    own = without?("project") ? [] : [Project::Learned.held_model(@project)]
     memories.filter_map { |memory| Memory::Learned.at_hand(memory) } + own
   end
 

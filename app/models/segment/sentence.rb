@@ -6,7 +6,7 @@ class Segment::Sentence
   attr_reader :segments
 
   # Of a cue; nil where its text is a sentence by itself, or none.
-  def self.of(segment)
+  def self.around(segment)
     return unless segment.block == "cue"
 
     near = segment.position
@@ -43,7 +43,7 @@ class Segment::Sentence
   # text: the whole translation → [[Segment, text of its cue], …], by time and sense.
   def divided(text)
     durations = @segments.map { |one| one.cue.duration || 0 }
-    parts = Glossema::Timing::Dividing.new(@project.target_lang, @project.cue_limits).of(text, durations)
+    parts = Glossema::Timing::Dividing.new(@project.target_lang, @project.cue_limits).divide(text, durations)
     @segments.zip(parts)
   end
 

@@ -26,7 +26,7 @@ class Segment::Terms
 
   # What one on another server answered, as far as it was asked.
   def in_termbase(termbase)
-    return Termbase::Finders.of(termbase, @project.source_lang).find(@text) unless termbase.remote
+    return Termbase::Finders.fetch(termbase, @project.source_lang).find(@text) unless termbase.remote
 
     digest = RemoteAnswer.digest("terms", [@project.source_lang, @project.target_lang], @text)
     RemoteAnswer.known(termbase.remote, [digest])[digest].to_a.map do |found|

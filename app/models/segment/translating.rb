@@ -168,7 +168,7 @@ module Segment::Translating
 
   # A sentence over several cues is learned whole, too, once all of it is confirmed.
   def teach_sentence(memories, by)
-    sentence = Segment::Sentence.of(self)
+    sentence = Segment::Sentence.around(self)
     memories.each { |memory| memory.learn_sentence(sentence, by: by) } if sentence&.done?
   end
 

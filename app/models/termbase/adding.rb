@@ -60,7 +60,7 @@ module Termbase::Adding
   # Entries one of whose terms is a form of one of these.
   def alike(pair)
     pair.flat_map do |tag, text|
-      finder = Termbase::Finders.of(self, tag)
+      finder = Termbase::Finders.fetch(self, tag)
       finder.find(text).select { |found|
         found.from.zero? && found.to == text.length
       }.map { |found| found.entry.id }

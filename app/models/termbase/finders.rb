@@ -10,7 +10,7 @@ class Termbase::Finders
 
   class << self
     # The finder of a termbase for texts of a language. Its entries are called by the ids of their records.
-    def of(termbase, tag)
+    def fetch(termbase, tag)
       # A number may be given again once its termbase is gone.
       key = [termbase.id, termbase.created_at.to_f, tag]
       @lock.synchronize do

@@ -27,7 +27,7 @@ class Termbase::Look
     search, dictionary = candidates(texts), Glossema::Terms::Translations.new(pairs, @languages)
     found, translations = @operation.interruptible do
       list = search.list(limit: LIMIT)
-      [list, dictionary.of(list.map(&:term))]
+      [list, dictionary.find(list.map(&:term))]
     end
     @operation.publish { @operation.result = { "found" => keep(found, translations) } }
   end

@@ -94,7 +94,7 @@ module Glossema
       targets =
         (
           if @options[:pseudo]
-            opened.segments.to_h { |segment| [segment.id, Pseudo.of(segment.content)] }
+            opened.segments.to_h { |segment| [segment.id, Pseudo.translate(segment.content)] }
           else
             as_it_is(opened)
           end
@@ -151,7 +151,7 @@ module Glossema
       bands = Counting::Bands.assign(matched)
       rows =
         opened.map do |one|
-          counts = one.segments.map { |segment| Counting::Count.of(segment.content) }
+          counts = one.segments.map { |segment| Counting::Count.count(segment.content) }
           bands.shift(counts.size).zip(counts)
         end
       files = opened.zip(rows).map { |one, own| { "name" => one.name, **sums(own) } }

@@ -234,7 +234,7 @@ module Glossema
 
     module_function
 
-    def of(content) = stretch(content.well_formed.items, [])
+    def render(content) = stretch(content.well_formed.items, [])
 
     # items of a content that opens or closes pairs beyond itself; `open` carries them from one stretch to the
     # next.

@@ -24,7 +24,7 @@ module Glossema
     end
 
     # [[from, to], …]
-    def of(text, pattern) = [].tap { |places| each(text, pattern) { |_, from, to| places << [from, to] } }
+    def all(text, pattern) = [].tap { |places| each(text, pattern) { |_, from, to| places << [from, to] } }
 
     # Yields what stands before each match and the match; answers what stands behind the last one.
     def parts(text, pattern)

@@ -17,7 +17,7 @@ module Glossema
 
     # queries: [Matching::Query …] → [Result or nil …]. The block does the looking up for all (queries,
     # function) → list, so that it may be shared out; left out, one after the other.
-    def of(queries)
+    def results(queries)
       found = block_given? ? yield(queries, method(:best)) : queries.map { |query| best(query) }
       with_machine(queries, found)
     end

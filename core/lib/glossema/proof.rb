@@ -60,7 +60,7 @@ module Glossema
 
     def identical? = differences.empty?
     def segments = @document.segments.size
-    def words = @document.segments.sum { |segment| Counting::Count.of(segment.content).words }
+    def words = @document.segments.sum { |segment| Counting::Count.count(segment.content).words }
     def codes = @document.segments.sum { |segment| segment.content.code_count }
 
     CONFIRMED = %w[translated reviewed final].freeze

@@ -15,7 +15,7 @@ module Glossema
     module_function
 
     # Content → Content with the same codes, about 30 % longer.
-    def of(content)
+    def translate(content)
       letters = content.text.count("A-Za-z")
       items = content.items.map { |item| item.is_a?(String) ? item.tr(*PAIRS) : item }
       last = items.rindex { |item| item.is_a?(String) && item.match?(/\p{L}/) }

@@ -77,6 +77,6 @@ module Glossema
       @way == "phrase" || @each.all? { |pattern| text.match?(pattern) } ? places(text, @pattern) : []
     end
 
-    def places(text, pattern) = Offsets.of(text, pattern)
+    def places(text, pattern) = Offsets.all(text, pattern)
   end
 end

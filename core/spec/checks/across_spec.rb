@@ -35,7 +35,7 @@ RSpec.describe Glossema::Checks::Across do
         Glossema::Terms::Term.new(text: text)
       })
     })]
-    terms = Glossema::Checks::Vocabulary.of(entries, "en", "it")
+    terms = Glossema::Checks::Vocabulary.from_entries(entries, "en", "it")
     texts = ["Due pastiglie", "Le pastiglie usate", "Un pattino nuovo"]
     rows = texts.each_with_index.map do |text, index|
       source = "The brake pads #{index}"

@@ -5,7 +5,7 @@ RSpec.describe Glossema::Checks::Twins do
       described_class::Row.new(id: index, source: Glossema::Content.from_written(source),
         target: Glossema::Content.from_written(target))
     end
-    described_class.of(rows, %w[en-GB it-IT])
+    described_class.find(rows, %w[en-GB it-IT])
   end
 
   let(:long) { "Check the pressure of the front tyre before every long ride." }
@@ -42,7 +42,7 @@ RSpec.describe Glossema::Checks::Twins do
       described_class::Row.new(id: id, source: Glossema::Content.text(long),
         target: Glossema::Content.text("x #{id}"))
     end
-    expect(described_class.of(rows, %w[en it]) { steps += 1 }).to eq([])
+    expect(described_class.find(rows, %w[en it]) { steps += 1 }).to eq([])
     expect(steps).to eq(1)
   end
 end

@@ -24,12 +24,12 @@ RSpec.describe Glossema::Counting do
     "x;y 1;2" => 3
   }.each do |text, words|
     it("counts #{words} in #{text.inspect}") do
-      expect(described_class::Count.of(Glossema::Content.text(text)).words).to eq(words)
+      expect(described_class::Count.count(Glossema::Content.text(text)).words).to eq(words)
     end
   end
 
   it "counts grapheme clusters, with and without spaces, and codes apart" do
-    count = described_class::Count.of(Glossema::Content.from_written("{1}e\u0301 👩‍🔧{/1} x{2/}"))
+    count = described_class::Count.count(Glossema::Content.from_written("{1}e\u0301 👩‍🔧{/1} x{2/}"))
     expect([count.characters, count.characters_without_spaces, count.codes]).to eq([5, 3, 2])
   end
 
@@ -48,7 +48,7 @@ RSpec.describe Glossema::Counting do
     expect(bands).to eq(%w[new repetition exact context 85-94 repetition])
     sum =
       described_class::Bands.sum(
-        bands.zip(segments.map { |text, _| described_class::Count.of(Glossema::Content.text(text)) })
+        bands.zip(segments.map { |text, _| described_class::Count.count(Glossema::Content.text(text)) })
       )
     expect(sum.values.sum { |band| band["words"] }).to eq(8)
   end

@@ -10,7 +10,7 @@ RSpec.describe Glossema::Counting::Report do
   end
 
   define_method(:report) do |files|
-    described_class.of(
+    described_class.build(
       files.map { |name, picks| { name: name, facts: { "format" => "TXT" }, rows: rows(picks) } },
       language_pair
     )
@@ -75,7 +75,7 @@ RSpec.describe Glossema::Counting::Comparison do
     one = part("", new: 7,
       exact: 5).merge("files" => [part("a", new: 4), part("a", new: 1, exact: 5), part("c", new: 2)])
     other = part("", new: 11).merge("files" => [part("a", new: 10), part("b", new: 1)])
-    answer = described_class.of(one, other)
+    answer = described_class.compare(one, other)
     expect(answer["differences"].reject { |_, words| words.zero? }).to eq("exact" => 5, "new" => -4)
     expect(answer["files"].map { |file| file.values_at("name", "words", "beside") }).to eq(
       [["a", 4, 10], ["a", 6, nil], ["c", 2, nil], ["b", nil, 1]]

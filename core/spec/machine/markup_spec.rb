@@ -14,7 +14,7 @@ RSpec.describe Glossema::Machine::Markup do
     "{1}a {2}b{/1} c{/2}" => '<x id="1o"/>a <g id="2">b<x id="1c"/> c</g>'
   }.each do |written, markup|
     it "writes #{written} as #{markup}, and reads it again" do
-      expect(described_class.of(content(written))).to eq(markup)
+      expect(described_class.from_content(content(written))).to eq(markup)
       expect(read(markup, written)).to eq([written, []])
     end
   end

@@ -18,7 +18,7 @@ RSpec.describe Glossema::Matching::Assembly do
         at = text.index(term) or next
         described_class::Part.new(at, at + term.length, target, "term")
       end
-    end.of(content)
+    end.assemble(content)
   end
 
   {

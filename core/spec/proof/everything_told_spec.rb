@@ -6,7 +6,7 @@ RSpec.describe Glossema::Proof do
   def chance(document, random, states)
     document.segments.to_h do |segment|
       state = states.sample(random: random)
-      target = random.rand < 0.2 ? segment.content : Glossema::Pseudo.of(segment.content)
+      target = random.rand < 0.2 ? segment.content : Glossema::Pseudo.translate(segment.content)
       [segment.id, [state, state == "untouched" ? nil : target]]
     end
   end

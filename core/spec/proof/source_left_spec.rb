@@ -29,7 +29,7 @@ RSpec.describe Glossema::Proof::SourceLeft do
       document = Glossema::Document.new(bytes, name: File.basename(path), language: "en")
       long = document.segments.map { |one| one.content.text.scan(/\p{L}|\p{N}/).join }.uniq
         .count { |text| text.size > 40 }
-      targets = document.segments.to_h { |one| [one.id, Glossema::Pseudo.of(one.content)] }
+      targets = document.segments.to_h { |one| [one.id, Glossema::Pseudo.translate(one.content)] }
       before = Glossema::Proof.new(document, bytes, targets).source_left
       after = Glossema::Proof.new(document, document.write(targets), targets).source_left
       expect(before.size).to be >= long / 2

@@ -19,7 +19,7 @@ RSpec.describe Glossema::Review::Bilingual do
   def changes(text)
     described_class.new(text, "back").rows.filter_map { |row|
       source, before = PAIRS.fetch(row.id)
-      outcome = Glossema::Review::Outcome.of(row, source: content(source), before: content(before))
+      outcome = Glossema::Review::Outcome.from_row(row, source: content(source), before: content(before))
       [row.id, outcome] if outcome.changed?
     }.to_h
   end

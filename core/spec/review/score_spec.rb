@@ -1,6 +1,6 @@
 # Remarks by kind and severity: how they are read from what a reviser wrote, and what they weigh.
 RSpec.describe Glossema::Review::Score do
-  def sum(*remarks, words: 1000) = described_class.of(remarks, words: words)
+  def sum(*remarks, words: 1000) = described_class.compute(remarks, words: words)
 
   it "weighs a remark by its severity, and norms the sum to a thousand words" do
     score = sum(%w[style minor], %w[accuracy/omission major], %w[accuracy critical], %w[style neutral],

@@ -30,7 +30,7 @@ RSpec.describe Glossema::Review::Sheet do
     returned = back(docx)
     returned.rows.filter_map { |row|
       at = row.id[/u(\d+)/, 1].to_i
-      outcome = Glossema::Review::Outcome.of(row, source: content(pairs[at][0]),
+      outcome = Glossema::Review::Outcome.from_row(row, source: content(pairs[at][0]),
         before: content(pairs[at][1]))
       [at, outcome] if outcome.changed?
     }.to_h
@@ -195,7 +195,7 @@ RSpec.describe Glossema::Review::Settled do
     ["{1}a{/1} b", "{1}a{/1}  b", "{1}a{/1}  b"]
   ].each do |before, after, meant|
     it "takes #{after.inspect} after #{before.inspect} for #{meant.inspect}" do
-      expect(described_class.of(before, after)).to eq(meant)
+      expect(described_class.settle(before, after)).to eq(meant)
     end
   end
 end

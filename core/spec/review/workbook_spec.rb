@@ -33,7 +33,7 @@ RSpec.describe Glossema::Review::Workbook do
   def changes(xlsx)
     back(xlsx).rows.filter_map { |row|
       at = row.id[/u(\d+)/, 1].to_i
-      outcome = Glossema::Review::Outcome.of(row, source: content(pairs[at][0]),
+      outcome = Glossema::Review::Outcome.from_row(row, source: content(pairs[at][0]),
         before: content(pairs[at][1]))
       [at, outcome] if outcome.changed?
     }.to_h

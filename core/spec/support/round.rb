@@ -9,7 +9,7 @@ module Round
 
   # The file with every segment pseudo-translated; fails when the proof finds anything.
   def pseudo(document, target_language: "it")
-    targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+    targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
     bytes = document.write(targets, target_language: target_language)
     expect(Glossema::Proof.new(document, bytes, targets).differences.map(&:message)).to eq([])
     bytes.dup.force_encoding("UTF-8")

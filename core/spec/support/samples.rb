@@ -22,7 +22,7 @@ RSpec.shared_examples "a format on real documents" do |folder, refused: {}|
       document = Glossema::Document.new(bytes, name: name)
       expect(document.write(document.segments.to_h { |segment| [segment.id, segment.content] })).to eq(bytes)
 
-      targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+      targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
       written = document.write(targets, target_language: "it-IT")
       expect(Glossema::Proof.new(document, written, targets).differences.map(&:message)).to eq([])
       before, after = parts_of(bytes), parts_of(written)

@@ -13,7 +13,7 @@ RSpec.describe Glossema::Terms::Translations do
   ]
 
   define_method(:found) do |*terms, from: pairs, languages: %w[en it]|
-    described_class.new(from, languages).of(terms)
+    described_class.new(from, languages).find(terms)
   end
 
   it "finds words and groups that come with the term and hardly without it, whatever their forms" do

@@ -3,7 +3,7 @@ RSpec.describe Glossema::Timing::Breaking do
   def content(written) = Glossema::Content.from_written(written)
 
   def best(written, lang = "it")
-    described_class.new(Glossema::Timing::LineBreaks.new(lang)).of(content(written)).first.written
+    described_class.new(Glossema::Timing::LineBreaks.new(lang)).variants(content(written)).first.written
   end
 
   [
@@ -30,7 +30,7 @@ RSpec.describe Glossema::Timing::Breaking do
       written = parts.uniq { |part|
         part.include?("{") ? part : Object.new
       }.join([" ", "\n", "  "].sample(random: random))
-      breaks.of(content(written)).each do |way|
+      breaks.variants(content(written)).each do |way|
         expect(way.written.split).to eq(written.split)
         expect(way.codes.map(&:written)).to eq(content(written).codes.map(&:written))
       end

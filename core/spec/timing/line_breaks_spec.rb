@@ -1,6 +1,6 @@
 # Where a cue is broken into lines: tables of each language, and what always holds.
 RSpec.describe Glossema::Timing::LineBreaks do
-  def best(lang, text, **limits) = described_class.new(lang, limits_of(limits)).of(text).first
+  def best(lang, text, **limits) = described_class.new(lang, limits_of(limits)).best(text).first
   def limits_of(limits) = Glossema::Timing::Limits.new(limits.transform_keys(&:to_s))
 
   {
@@ -54,10 +54,10 @@ RSpec.describe Glossema::Timing::LineBreaks do
 
   it "keeps the limits where they can be kept, and takes another line where more are allowed" do
     text = "Pull the strap until it is tight and lock it with the small lever at the left side of the box."
-    three = described_class.new("en", limits_of(characters: 36, lines: 3)).of(text).first.lines(chomp: true)
+    three = described_class.new("en", limits_of(characters: 36, lines: 3)).best(text).first.lines(chomp: true)
     expect(three.size).to eq(3)
     expect(three.map(&:length).max).to be <= 36
-    two = described_class.new("en", limits_of(characters: 50)).of(text).first.lines(chomp: true)
+    two = described_class.new("en", limits_of(characters: 50)).best(text).first.lines(chomp: true)
     expect(two.map(&:length).max).to be <= 50
   end
 
@@ -67,7 +67,7 @@ RSpec.describe Glossema::Timing::LineBreaks do
     50.times do
       text = Array.new(random.rand(2..14)) { words.sample(random: random) }.join(" ")
       ways = described_class.new("en")
-      found = ways.of(text)
+      found = ways.best(text)
       expect(found.map { |one| one.tr("\n", " ") }.uniq).to eq([text])
       expect(found.uniq).to eq(found)
       bad = found.select { |one|

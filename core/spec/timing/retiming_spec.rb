@@ -118,7 +118,7 @@ RSpec.describe Glossema::Timing::Settling do
   ].each do |wanted, before, after, settled|
     it "puts #{wanted} between #{before.inspect} and #{after.inspect} to #{settled}" do
       limits = Glossema::Timing::Limits.new
-      found = described_class.new(limits).of(*wanted, before: before && cue(*before),
+      found = described_class.new(limits).settle(*wanted, before: before && cue(*before),
         after: after && cue(*after))
       expect(found.map(&:to_f)).to eq(settled)
     end
@@ -127,7 +127,7 @@ RSpec.describe Glossema::Timing::Settling do
   it "refuses a cue for which there is no room" do
     settling = described_class.new(Glossema::Timing::Limits.new)
     expect {
-      settling.of(1, 2, before: cue(0, 1.9), after: cue(2, 3))
+      settling.settle(1, 2, before: cue(0, 1.9), after: cue(2, 3))
     }.to raise_error(Glossema::Refused) { |error|
            expect(error.code).to eq("cue-no-room")
          }

@@ -23,13 +23,13 @@ RSpec.describe Glossema::Timing::Sentences do
     ["en", [], []]
   ].each do |lang, texts, groups|
     it("finds #{groups.inspect} in #{texts.inspect}") {
-      expect(described_class.new(lang).of(shown(*texts))).to eq(groups)
+      expect(described_class.new(lang).groups(shown(*texts))).to eq(groups)
     }
   end
 
   it "never joins over a long pause, or backwards" do
-    expect(described_class.new("en").of(shown("Load it", "with care.", gap: 4))).to eq([])
-    expect(described_class.new("en").of(shown("Load it", "with care.").reverse)).to eq([])
+    expect(described_class.new("en").groups(shown("Load it", "with care.", gap: 4))).to eq([])
+    expect(described_class.new("en").groups(shown("Load it", "with care.").reverse)).to eq([])
   end
 end
 
@@ -44,7 +44,7 @@ RSpec.describe Glossema::Timing::Dividing do
     ["en", "Go", [1, 1], ["Go", ""]]
   ].each do |lang, text, durations, parts|
     it("divides #{text.inspect} over #{durations}") do
-      expect(described_class.new(lang).of(text, durations)).to eq(parts)
+      expect(described_class.new(lang).divide(text, durations)).to eq(parts)
     end
   end
 
@@ -55,7 +55,7 @@ RSpec.describe Glossema::Timing::Dividing do
         "la ruota, e vicino a basso posteriore.".split.sample(random: random)
       }
       durations = Array.new(random.rand(2..4)) { random.rand * 5 }
-      parts = described_class.new("it").of(words.join(" "), durations)
+      parts = described_class.new("it").divide(words.join(" "), durations)
       expect(parts.size).to eq(durations.size)
       expect(parts.flat_map(&:split)).to eq(words)
     end

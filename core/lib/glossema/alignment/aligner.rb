@@ -12,7 +12,7 @@ module Glossema
         @pieces, @taught = [sources, targets], { given: given, known: known }
         @source, @target = Side.new(sources), Side.new(targets)
         @lexicon = Lexicon.new(@source.frequencies, @target.frequencies, given: given)
-        @lexicon.learn(known.map { |pair| pair.map { |text| Tokens.of(text) } })
+        @lexicon.learn(known.map { |pair| pair.map { |text| Tokens.tokenize(text) } })
       end
 
       # [Bead …] in order: each segment stands in exactly one. Yields now and then what share is done.

@@ -40,7 +40,7 @@ module Glossema
         @source.places.each do |token, ones|
           next if ones.size > RARE
 
-          @lexicon.of(token).each do |other, strength|
+          @lexicon.strengths(token).each do |other, strength|
             others = @target.places[other] or next
             next if others.size > RARE
 

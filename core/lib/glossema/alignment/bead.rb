@@ -13,7 +13,7 @@ module Glossema
     # A segment as it is aligned. text: what is read; block: of Unit; unit: the id of the paragraph or cell it
     # stands in; codes: how many.
     Piece = Struct.new(:text, :block, :unit, :codes, keyword_init: true) do
-      def self.of(segment)
+      def self.from_segment(segment)
         new(text: segment.content.text, block: segment.unit.block, unit: segment.unit.id,
           codes: segment.content.code_count)
       end

@@ -88,7 +88,7 @@ module Glossema
 
       def all_of(tokens, lexicon)
         tokens.each_with_object({}) do |token, found|
-          lexicon.of(token).each do |other, strength|
+          lexicon.strengths(token).each do |other, strength|
             found[other] = strength if strength > found.fetch(other, 0)
           end
         end
@@ -109,7 +109,7 @@ module Glossema
       # A source token counts in each target as much as the best of what it is paired with there; which target
       # tokens are explained by it is gathered beside.
       def one_token(token, first, last, sums, explained)
-        pairs = @lexicon.of(token)
+        pairs = @lexicon.strengths(token)
         return if pairs.empty?
 
         weight, best = @source.weight(token), nil

@@ -20,7 +20,7 @@ module Glossema
       end
 
       # {target token => strength} of a source token.
-      def of(token) = @pairs.fetch(token, NONE)
+      def strengths(token) = @pairs.fetch(token, NONE)
       NONE = {}.freeze
 
       # The same from the other side: {source token => strength} of a target token.
@@ -34,7 +34,7 @@ module Glossema
           pairs.each { |token, row| row.each { |other, strength| @pairs[other][token] = strength } }
         end
 
-        def of(token) = @pairs.fetch(token, NONE)
+        def strengths(token) = @pairs.fetch(token, NONE)
       end
 
       # Learns of segments that stand opposite: [[source tokens, target tokens], …].
@@ -71,7 +71,7 @@ module Glossema
       end
 
       def give(source, target)
-        ones, others = [source, target].map { |text| Tokens.of(text) }
+        ones, others = [source, target].map { |text| Tokens.tokenize(text) }
         strength = ones.size == 1 && others.size == 1 ? SAME : SAME / [ones.size, others.size].max
         ones.product(others) { |one, other|
           put(one, other, strength) if @sources.key?(one) && @targets.key?(other)

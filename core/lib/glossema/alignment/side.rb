@@ -13,7 +13,7 @@ module Glossema
       # pieces: [Piece …]
       def initialize(pieces)
         @size = pieces.size
-        @tokens = pieces.map { |piece| Tokens.of(piece.text) }
+        @tokens = pieces.map { |piece| Tokens.tokenize(piece.text) }
         @lengths = pieces.map { |piece| piece.text.scan(/[[:alnum:]]/).size.clamp(1, nil) }
         @kinds = pieces.map { |piece| kind(piece.block.to_s) }
         @units = pieces.map(&:unit)

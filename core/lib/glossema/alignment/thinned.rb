@@ -70,7 +70,7 @@ module Glossema
       # {token of the longer text => how strongly the other one explains it}
       def strengths
         short.frequencies.each_key.with_object({}) do |token, all|
-          @lexicon.of(token).each do |paired, strength|
+          @lexicon.strengths(token).each do |paired, strength|
             all[paired] = strength if strength > all.fetch(paired, 0)
           end
         end

@@ -13,7 +13,7 @@ module Glossema
       module_function
 
       # text → tokens, each once; numbers begin with "#", a mark at the end with "$".
-      def of(text)
+      def tokenize(text)
         found = text.downcase.scan(WORD).flat_map { |word| token(word) }
         mark = text[MARK_AT_END]
         found << "$#{mark[0]}" if mark

@@ -21,7 +21,7 @@ module Glossema
 
       # rows: [Row …] in text order, all translated; language_pair: [source tag, target tag]. Yields after
       # each row. Returns [Twin …], the most uneven first.
-      def self.of(rows, language_pair, &step) = new(rows, language_pair).all(&step)
+      def self.find(rows, language_pair, &step) = new(rows, language_pair).all(&step)
 
       def initialize(rows, language_pair)
         @language_pair = language_pair

@@ -7,7 +7,7 @@ module Glossema
       Use = Struct.new(:entry, :source, :span, :target, keyword_init: true)
 
       # entries: array of Terms::Entry; languages: tags.
-      def self.of(entries, source_lang, target_lang) =
+      def self.from_entries(entries, source_lang, target_lang) =
         new([Terms::Finder.new(source_lang, entries)], [Terms::Finder.new(target_lang, entries)], target_lang)
 
       # source, target: arrays of Terms::Finder, one for each termbase; entries of both are told by their ids,
@@ -83,7 +83,7 @@ module Glossema
 
       def word?(word, text)
         alike = Terms::Alike.for(@target_lang)
-        words = remembered(:words, text) { Terms::Words.of(text, @target_lang).map(&:text) }
+        words = remembered(:words, text) { Terms::Words.tokenize(text, @target_lang).map(&:text) }
         words.any? { |one| alike.same?(one, word) }
       end
 

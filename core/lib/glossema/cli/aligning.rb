@@ -6,7 +6,7 @@ module Glossema
         paths = [argument("SOURCE"), argument("TARGET")]
         languages = [need(:source_lang, "--source-lang"), need(:target_lang, "--target-lang")]
         contents = aligned_contents(paths, languages)
-        pieces = contents.map { |segments| segments.map { |segment| Alignment::Piece.of(segment) } }
+        pieces = contents.map { |segments| segments.map { |segment| Alignment::Piece.from_segment(segment) } }
         beads = Alignment::Aligner.new(*pieces, given: aligned_terms(languages)).beads
         beads.each { |bead| say(told_bead(bead, pieces)) }
         write_pairs(beads, contents.map { |list| list.map(&:content) }, languages, paths) if @options[:output]

@@ -60,7 +60,7 @@ module Glossema
       def vocabulary(languages)
         return unless @options[:termbase]
 
-        Checks::Vocabulary.of(termbase(@options[:termbase], languages), *languages)
+        Checks::Vocabulary.from_entries(termbase(@options[:termbase], languages), *languages)
       end
 
       def profile

@@ -108,7 +108,7 @@ module Glossema
         segment = place.segment
         before = segment.target || Content.new
         row.comments.each { |one| say(comment_line(place, one)) }
-        outcome = Review::Outcome.of(row, source: segment.content, before: before)
+        outcome = Review::Outcome.from_row(row, source: segment.content, before: before)
         return unless outcome.changed?
 
         say("file" => place.file.name, "id" => segment.id, "before" => before.written,

@@ -39,14 +39,14 @@ module Glossema
         found = {}
         readings(prefix).each { |before, begun, weight| continue(before, begun, weight, found) }
         @things.after(prefix).each { |text, offer| better(found, text, *offer) }
-        Choice.of(found, limit)
+        Choice.choose(found, limit)
       end
 
       private
 
       # [[tokens before, what is begun, how likely], …]: the last token may be whole or the beginning of one.
       def readings(prefix)
-        tokens = Tokens.of(prefix)
+        tokens = Tokens.tokenize(prefix)
         return [[tokens, prefix.empty? ? "" : " ", 1.0]] if prefix.match?(/\s\z|\A\z/)
         return [[tokens[0...-1], tokens.last, 1.0]] if tokens.last.match?(/[\p{L}\p{M}\p{N}]\z/)
 

@@ -13,7 +13,7 @@ module Glossema
       module_function
 
       # all: {text => [how likely the translation goes on with it, kind]} → [Offer …], at most so many.
-      def of(all, limit)
+      def choose(all, limit)
         rest = all.reject { |text, _|
           text.strip.empty?
         }.max_by(LOOKED_AT) { |text, (likely, _)| likely * text.length }

@@ -16,7 +16,7 @@ module Glossema
 
       # models: array of Model; terms: texts of terms that may come; carried: texts in the target's form;
       # matches: [[likeness from 0 to 1, translation] …] known besides.
-      def self.of(models, source, terms: [], carried: [], matches: []) =
+      def self.gather(models, source, terms: [], carried: [], matches: []) =
         Gathering.new(models, source, matches, carried).context(terms: terms)
     end
 
@@ -35,7 +35,7 @@ module Glossema
         @models, @source, @carried = models, source, carried
         @figures = [source, *carried].flat_map { |text| text.scan(FIGURES) }.to_set
         @words = Tokens.source(source).first(WORDS)
-        @matches = matches.map { |likeness, text| [likeness, Tokens.of(text)] }
+        @matches = matches.map { |likeness, text| [likeness, Tokens.tokenize(text)] }
         @like = models.map { |model| model.like(known(model)) }
         @numbers = { "\u0000start" => CompletionContext::START, "\u0000stop" => CompletionContext::STOP }
         collect
@@ -50,7 +50,7 @@ module Glossema
           lexical: lexical,
           rarity: @words.map { |word| rarity(word) },
           like: like,
-          things: Things.of(@source, terms: terms, carried: @carried) { |text| known?(text) }.map(&:to_a)
+          things: Things.find(@source, terms: terms, carried: @carried) { |text| known?(text) }.map(&:to_a)
         )
       end
 
@@ -66,7 +66,7 @@ module Glossema
             number(model.name(id))
           end
         end
-        Tokens.of(@source).each { |token| number(" #{token.lstrip}") if known?(token.lstrip) }
+        Tokens.tokenize(@source).each { |token| number(" #{token.lstrip}") if known?(token.lstrip) }
         @matches.each { |_, tokens| normal(tokens).each { |token| number(token) } }
         @local = @models.map { |model| @numbers.keys.map { |name| model.id(name) } }
       end

@@ -22,7 +22,7 @@ module Glossema
       end
 
       def learn(pairs)
-        cut = pairs.map { |source, target| [Tokens.source(source), Tokens.of(target)] }
+        cut = pairs.map { |source, target| [Tokens.source(source), Tokens.tokenize(target)] }
         @inside = Hash.new(0)
         cut.each { |_, target| target.drop(1).each { |token| @inside[token] += 1 } }
         @units = cut.map { |source, target| [source.map { |word| source_id!(word) }, ids!(target)] }
@@ -32,7 +32,7 @@ module Glossema
 
       # One unit more, as it is confirmed.
       def add(source, target)
-        unit = [Tokens.source(source).map { |word| source_id!(word) }, ids!(Tokens.of(target))]
+        unit = [Tokens.source(source).map { |word| source_id!(word) }, ids!(Tokens.tokenize(target))]
         @units << unit
         enter(*unit, @units.size - 1)
         @lexicon.add(*unit)

@@ -17,7 +17,7 @@ module Glossema
       class << self
         # source: its text; terms: target texts; carried: texts in the target's form; known: tells of a word
         # of the source whether it was learned. Returns [Thing …].
-        def of(source, terms: [], carried: [], &known)
+        def find(source, terms: [], carried: [], &known)
           own = source.scan(TAG).map { |text| text.start_with?("<") ? text : text.sub(/[.:!?]+\z/, "") }
           own = own.select { |text| text.match?(STRANGE) || !known.call(text) }
           all = list(terms, "term") + list(carried, "carried") + list(own - carried, "source")

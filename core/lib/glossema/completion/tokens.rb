@@ -8,7 +8,7 @@ module Glossema
 
       module_function
 
-      def of(text) = text.scan(PATTERN)
+      def tokenize(text) = text.scan(PATTERN)
 
       # The tokens of a text with the first one as it stands inside texts: with a blank, and small where the
       # block says so of the small one.
@@ -21,7 +21,7 @@ module Glossema
       end
 
       # The words of a source, as they are looked up.
-      def source(text) = of(text).map { |token| token.lstrip.downcase }
+      def source(text) = tokenize(text).map { |token| token.lstrip.downcase }
     end
   end
 end

@@ -7,7 +7,7 @@ module Glossema
       # report, beside: hashes with "words", "bands" and "files" as Report and the command line give them.
       # Returns {"differences" => {band => words}, "files" => [{"name", "words", "beside" (words or nil),
       # "differences"}]}; of a file that only one of them has, the words of the other are nil.
-      def of(report, beside)
+      def compare(report, beside)
         others = beside["files"].group_by { |file| file["name"] }.transform_values(&:dup)
         files = report["files"].map { |file| side_by_side(file, others[file["name"]]&.shift) }
         left = others.values.flatten.map { |file| side_by_side(nil, file) }

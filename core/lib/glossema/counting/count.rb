@@ -12,7 +12,7 @@ module Glossema
         keyword_init: true
       ) do
         # The count of one content (a segment).
-        def self.of(content)
+        def self.count(content)
           text = content.text
           plain = text.ascii_only? && !text.include?("\r")
           clusters = plain ? nil : text.grapheme_clusters

@@ -12,7 +12,7 @@ module Glossema
         # files: array of {name:, facts: {…} that go along, rows: [[Content, best match or nil, its band with
         # likeness inside where that is worked out already] …]} in order; language_pair: [source tag, target
         # tag].
-        def of(files, language_pair)
+        def build(files, language_pair)
           rows = files.flat_map { |file| file[:rows] }
           contents = rows.map(&:first)
           bands = Bands.assign(rows)
@@ -21,7 +21,7 @@ module Glossema
             inside(rows, bands, language_pair),
             Bands.assign(contents.map { |content| [content, nil] })
           ]
-          counts = contents.map { |content| Count.of(content) }
+          counts = contents.map { |content| Count.count(content) }
           new(figures(files, counts, splits))
         end
 

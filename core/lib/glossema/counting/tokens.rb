@@ -44,7 +44,7 @@ module Glossema
       module_function
 
       # text → array of Token, in order; white space and control characters give none.
-      def of(text) =
+      def tokenize(text) =
         [].tap { |tokens| each(text) { |value, kind, from, to| tokens << Token.new(value, kind, from, to) } }
 
       # Yields text, kind, from and to of each token.
@@ -67,7 +67,7 @@ module Glossema
 
       # How many words a text has.
       def words(text)
-        return of(text).count(&:counts?) unless text.match?(PLAIN)
+        return tokenize(text).count(&:counts?) unless text.match?(PLAIN)
         return text.split(" ").size unless text.count(" ").zero?
 
         text.empty? ? 0 : 1

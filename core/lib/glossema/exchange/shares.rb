@@ -16,7 +16,7 @@ module Glossema
 
       # pieces: [Piece …] in text order; count: of shares. Raises Refused "shares-count" where there are fewer
       # paragraphs than shares.
-      def of(pieces, count)
+      def divide(pieces, count)
         tried = [%i[file heading], BORDERS].filter_map { |borders| divided(pieces, count, borders) }
         tried.find(&:near) || tried.min_by { |one| distance(one.words) } ||
           raise(Refused.new("shares-count", count: count))

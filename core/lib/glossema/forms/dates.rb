@@ -130,7 +130,7 @@ module Glossema
       private_class_method :fold
 
       # What CLDR says of a language's dates; of one it does not know, nothing.
-      def calendar(tag) = Patterns.of(tag, :calendars).fetch(:gregorian, {})
+      def calendar(tag) = Patterns.fetch(tag, :calendars).fetch(:gregorian, {})
       private_class_method :calendar
     end
   end

@@ -9,7 +9,7 @@ module Glossema
 
       # The calendar, the units or the numbers of a language (kind), of its region where CLDR knows that; {}
       # where it knows nothing.
-      def of(tag, kind)
+      def fetch(tag, kind)
         (@known ||= {})[[tag, kind]] ||= begin
           require "twitter_cldr"
           locale = locales(tag).find { |one| TwitterCldr.supported_locale?(one) }
@@ -18,19 +18,19 @@ module Glossema
       end
 
       # A date or time pattern: date("it", :long) → "d MMMM y".
-      def date(tag, width) = of(tag, :calendars).dig(:gregorian, :formats, :date, width, :pattern)
+      def date(tag, width) = fetch(tag, :calendars).dig(:gregorian, :formats, :date, width, :pattern)
 
       # A pattern by its skeleton: skeleton("es", :MMMMd) → "d 'de' MMMM".
-      def skeleton(tag, name) = of(tag, :calendars).dig(:gregorian, :additional_formats, name)
+      def skeleton(tag, name) = fetch(tag, :calendars).dig(:gregorian, :additional_formats, name)
 
       # "h:mm a", "HH:mm", "HH.mm" …
-      def time(tag) = of(tag, :calendars).dig(:gregorian, :formats, :time, :short, :pattern) || "HH:mm"
+      def time(tag) = fetch(tag, :calendars).dig(:gregorian, :formats, :time, :short, :pattern) || "HH:mm"
 
       # The pattern of numbers of a kind (:percent, :currency): number("de", :percent) → "#,##0 %", or nil.
-      def number(tag, kind) = of(tag, :numbers).dig(:formats, kind, :latn, :default)
+      def number(tag, kind) = fetch(tag, :numbers).dig(:formats, kind, :latn, :default)
 
       # The pattern of a unit in its short form: unit("nl", "speed-kilometer-per-hour") → "{0} km/u", or nil.
-      def unit(tag, key) = of(tag, :units).dig(:unitLength, :short, key.to_sym, :other)
+      def unit(tag, key) = fetch(tag, :units).dig(:unitLength, :short, key.to_sym, :other)
 
       def locales(tag)
         parts = tag.to_s.split("-")

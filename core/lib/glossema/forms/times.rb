@@ -41,7 +41,7 @@ module Glossema
       private_class_method :hour_in
 
       def period(tag, hour)
-        name = Patterns.of(tag, :calendars).dig(:gregorian, :periods, :format, :abbreviated,
+        name = Patterns.fetch(tag, :calendars).dig(:gregorian, :periods, :format, :abbreviated,
           hour < 12 ? :am : :pm)
         " #{name}"
       end

@@ -18,7 +18,7 @@ module Glossema
       module_function
 
       # Content → text with markup.
-      def of(content)
+      def from_content(content)
         nested = nested_pairs(content)
         content.items.map { |item| item.is_a?(String) ? escape(item) : tag(item, nested) }.join
       end
@@ -164,7 +164,7 @@ module Glossema
 
         # A closing code goes behind a word, all others before the next one.
         def offset(text, count, code)
-          ends = Offsets.of(text, WORD)
+          ends = Offsets.all(text, WORD)
           return count.zero? ? 0 : ends[count - 1].last if code.close? || count >= ends.size
 
           ends[count].first

@@ -50,7 +50,7 @@ module Glossema
           [stored, query].map { |units| units.reject { |unit| unit.kind == :code || unit.kind == :mark } }
             .transpose
         @target, @languages = target, languages
-        @tokens = Counting::Tokens.of(target.text)
+        @tokens = Counting::Tokens.tokenize(target.text)
       end
 
       def result

@@ -26,7 +26,7 @@ module Glossema
       end
 
       # content → Result, or nil where too little is known.
-      def of(content)
+      def assemble(content)
         return if content.text.length > LONGEST_TEXT
 
         used, words = [], 0
@@ -56,7 +56,7 @@ module Glossema
       end
 
       def spans(text)
-        places = Offsets.of(text, WORD)
+        places = Offsets.all(text, WORD)
         found = places.each_index.flat_map do |at|
           (1..LONGEST).filter_map { |size| span(text, places[at, size], size) }
         end

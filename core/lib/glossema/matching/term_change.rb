@@ -84,7 +84,7 @@ module Glossema
 
         # Where it stands in the target, as whole words and only once.
         def place_of(text)
-          found = Offsets.of(@target, /(?<![[:alnum:]])#{Regexp.escape(text)}(?![[:alnum:]])/i)
+          found = Offsets.all(@target, /(?<![[:alnum:]])#{Regexp.escape(text)}(?![[:alnum:]])/i)
           found.first if found.size == 1
         end
 

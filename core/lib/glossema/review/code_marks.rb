@@ -8,7 +8,7 @@ module Glossema
       module_function
 
       # {1} → ‹1›
-      def of(code) = code.written.tr("{}", "‹›")
+      def mark(code) = code.written.tr("{}", "‹›")
 
       # pieces: [[text, in the style of codes?], …]; codes: those that may be used → the written form. What
       # is in the style and is no mark was typed beside one, and is text.

@@ -15,7 +15,7 @@ module Glossema
       end
 
       # lang: tag; parts: of PARTS → texts
-      def of(lang, parts = PARTS) = texts(lang).fetch("instructions").values_at(*(PARTS & parts))
+      def fetch(lang, parts = PARTS) = texts(lang).fetch("instructions").values_at(*(PARTS & parts))
 
       # {"number", "source", "target", "notes", "remarks"}
       def headings(lang) = texts(lang).fetch("headings")

@@ -5,13 +5,13 @@ module Glossema
     # nil; before: Content.
     Outcome = Struct.new(:written, :target, :refused, :before, keyword_init: true) do
       # row: Returned::Back; source: Content whose codes may be used; before: Content that went out.
-      def self.of(row, source:, before:)
+      def self.from_row(row, source:, before:)
         return unread(Refused.new("sheet-cells"), before) if row.trouble
         if row.source && fold(row.source) != fold(source.text)
           return unread(Refused.new("sheet-source"), before)
         end
 
-        written = Settled.of(before.written, CodeMarks.written(row.raw, source))
+        written = Settled.settle(before.written, CodeMarks.written(row.raw, source))
         target = Content.parse(written, source)
         return emptied(written, before) if target.blank? && !before.blank?
 

@@ -11,7 +11,7 @@ module Glossema
 
       # remarks: [[type, severity], …], a type as ErrorTypes has it; words: of the source, that were read.
       # Source: the penalty total of MQM’s scoring model, normed to 1,000 words.
-      def of(remarks, words:)
+      def compute(remarks, words:)
         weighed = remarks.map { |type, severity| [type.split("/").first, severity, points(severity)] }
         total = weighed.sum(&:last)
         Sum.new(points: total, per_thousand: words.zero? ? nil : (THOUSAND * total).fdiv(words).round(1),

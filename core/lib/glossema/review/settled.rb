@@ -12,7 +12,7 @@ module Glossema
 
       # before, after: written forms → the wording meant: where the two differ by such things alone, as
       # before.
-      def of(before, after)
+      def settle(before, after)
         return before if before == after
 
         old, new = [before, after.gsub(SOFT, "")].map { |text| text.scan(TOKEN) }

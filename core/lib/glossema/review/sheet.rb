@@ -45,7 +45,7 @@ module Glossema
         Exchange::WordPage.built("document") do |xml|
           xml["w"].body do
             paragraph(xml, "Title") { run(xml, @title) }
-            texts = Instructions.of(@reader, @instructions)
+            texts = Instructions.fetch(@reader, @instructions)
             texts.each { |text| paragraph(xml, nil, @reader) { run(xml, text, lang: @reader) } }
             table(xml)
             paragraph(xml)
@@ -166,7 +166,7 @@ module Glossema
         xml["w"].r { xml["w"].commentReference("w:id" => comment) }
       end
 
-      def code(xml, item) = run(xml, CodeMarks.of(item), style: SheetParts::CODE)
+      def code(xml, item) = run(xml, CodeMarks.mark(item), style: SheetParts::CODE)
 
       def paragraph(xml, style = nil, lang = nil)
         xml["w"].p do

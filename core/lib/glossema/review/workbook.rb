@@ -66,7 +66,7 @@ module Glossema
 
       def on_top
         @sheet.add_row([@title], style: @styles[:title], escape_formulas: true)
-        Instructions.of(@reader, @instructions).each do |text|
+        Instructions.fetch(@reader, @instructions).each do |text|
           row = @sheet.add_row([text], style: @styles[:text], height: LINE * (1 + (text.size / ACROSS)))
           @sheet.merge_cells(row.cells[0].r.sub(/\d+/) { |number| "#{number}:#{last_column}#{number}" })
         end
@@ -105,7 +105,7 @@ module Glossema
       def style(name) = @styles[%w[target remarks].include?(name) ? :open : :locked]
 
       def shown(content)
-        escaped(content.items.map { |item| item.is_a?(String) ? item : CodeMarks.of(item) }.join)
+        escaped(content.items.map { |item| item.is_a?(String) ? item : CodeMarks.mark(item) }.join)
       end
 
       def escaped(text) = text.gsub(ESCAPED, "_x005F_")
@@ -117,7 +117,7 @@ module Glossema
         text = Axlsx::RichText.new
         content.items.each do |item|
           if item.is_a?(String) then text.add_run(escaped(item), color: colour, **FONT)
-          else text.add_run(CodeMarks.of(item), color: CODE, **FONT)
+          else text.add_run(CodeMarks.mark(item), color: CODE, **FONT)
           end
         end
         cell = line.cells[@columns.index(name)]

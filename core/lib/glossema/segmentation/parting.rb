@@ -30,7 +30,7 @@ module Glossema
       end
 
       def borders(text, after)
-        Offsets.of(text, /#{after}(?=[^[:space:]])/).map(&:first)
+        Offsets.all(text, /#{after}(?=[^[:space:]])/).map(&:first)
       end
 
       def renumbered(content, numbers)

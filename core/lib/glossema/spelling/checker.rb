@@ -34,7 +34,7 @@ module Glossema
         return [] unless @dictionary
 
         kept = @names.find(text)
-        Terms::Words.of(text, @language).flat_map do |token|
+        Terms::Words.tokenize(text, @language).flat_map do |token|
           next [] if token.kind != :word || kept.any? { |one| token.from < one.to && one.from < token.to }
 
           unknown(token.text, token.from)
@@ -56,7 +56,7 @@ module Glossema
       def unknown(word, from)
         return [] if right?(word)
 
-        parts = Offsets.of(word, /[^-‐‑'’]+/)
+        parts = Offsets.all(word, /[^-‐‑'’]+/)
         return [Fault.new(from, from + word.length, word)] if parts.size < 2
 
         parts.filter_map do |start, finish|

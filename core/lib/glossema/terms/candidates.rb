@@ -60,7 +60,7 @@ module Glossema
       # The words of a text that stand together with nothing between.
       def runs(text)
         points = text.codepoints
-        Words.of(text, @lang).slice_when { |one, other| apart?(points, one, other) }
+        Words.tokenize(text, @lang).slice_when { |one, other| apart?(points, one, other) }
           .map { |run| run.select { |token| token.kind == :word } }.reject(&:empty?)
       end
 
@@ -100,7 +100,7 @@ module Glossema
       end
 
       def stem(word) = @alike.stem(Alike.fold(word))
-      def key(text) = Words.of(text, @lang).map { |token| stem(token.text) }
+      def key(text) = Words.tokenize(text, @lang).map { |token| stem(token.text) }
 
       # Counts of a longer group are taken off those inside it.
       def hide(groups, key, group)

@@ -33,7 +33,7 @@ module Glossema
       # text → [Found …] in text order. Of matches that overlap the longer one is taken; what stands at the
       # same place is all answered.
       def find(text)
-        tokens = Words.of(text, @lang)
+        tokens = Words.tokenize(text, @lang)
         numbers = tokens.map { |token| @vocabulary.ids(token.text) }
         all = tokens.each_index.flat_map { |at| starting(tokens, numbers, at) }
         longest(all)
@@ -45,7 +45,7 @@ module Glossema
         words =
           term.text.split(/\s+/).flat_map do |piece|
             star = piece.length > 1 && piece.end_with?("*")
-            tokens = Words.of(star ? piece.chomp("*") : piece, @lang)
+            tokens = Words.tokenize(star ? piece.chomp("*") : piece, @lang)
             tokens.each_with_index.map { |token, index| [token.text, star && index == tokens.size - 1] }
           end
         return if words.empty?

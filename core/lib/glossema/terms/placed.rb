@@ -21,7 +21,7 @@ module Glossema
         return word unless at && word.match?(/\A\p{Lu}\p{Ll}/) && beginning_after?(around[0...at])
         return word if Languages.same?(lang, "de") || around[(at + 1)..].include?(word)
 
-        words = Words.of(word, lang).map(&:text)
+        words = Words.tokenize(word, lang).map(&:text)
         words.drop(1).any? { |one| one.match?(/\A\p{Lu}/) } ? word : word.sub(/\A\p{Lu}/, &:downcase)
       end
     end

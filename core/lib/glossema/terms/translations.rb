@@ -18,7 +18,7 @@ module Glossema
       end
 
       # terms: array of texts. Returns {term => [translation, how sure, 0 to 1]} of those that have one.
-      def of(terms)
+      def find(terms)
         places = places_of(terms)
         looked_at = places.values.flat_map { |list| list.first(PAIRS) }.uniq
         groups = looked_at.to_h { |place| [place, @target.in(@pairs[place][1], WORDS)] }
@@ -86,7 +86,7 @@ module Glossema
 
         # The words of a text, nil where something stands between two.
         def words(text)
-          Words.of(text, @tag).map { |token| token if token.kind == :word }
+          Words.tokenize(text, @tag).map { |token| token if token.kind == :word }
         end
 
         def runs(words, most)

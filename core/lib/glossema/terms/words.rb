@@ -13,9 +13,9 @@ module Glossema
       module_function
 
       # text → array of Counting::Token.
-      def of(text, tag)
+      def tokenize(text, tag)
         elided = ELIDED[Languages.primary(tag)]
-        tokens = Counting::Tokens.of(text)
+        tokens = Counting::Tokens.tokenize(text)
         return tokens unless elided && text.match?(/['’]/)
 
         tokens.flat_map { |token| parted(token, elided) }

@@ -8,13 +8,13 @@ module Glossema
       end
 
       # content: of a cue → [Content …], best first, broken with "\n".
-      def of(content)
+      def variants(content)
         flat = Content.new(content.items.map { |item|
           item.is_a?(String) ? item.gsub(/\s*\n\s*/, " ") : item
         })
         text = flat.items.grep(String).join
         words = text.split(/[ \t\n]+/).reject(&:empty?)
-        @breaks.of(words.join(" ")).map { |way| broken(flat, places(way)) }
+        @breaks.best(words.join(" ")).map { |way| broken(flat, places(way)) }
       end
 
       private

@@ -16,12 +16,12 @@ module Glossema
 
       # text: the whole sentence; durations: of the cues, in order, in seconds → [text of each cue, in
       # lines]; all words stand in exactly one of them, in order. A cue for which no word is left is empty.
-      def of(text, durations)
+      def divide(text, durations)
         words = text.split(/[ \t\n]+/).reject(&:empty?)
         return [*words, *[""] * (durations.size - words.size)] if words.size <= durations.size
 
         parts = best(words, durations.map { |seconds| [seconds.to_f, 0.1].max })
-        parts.map { |part| @breaks.of(part).first.to_s }
+        parts.map { |part| @breaks.best(part).first.to_s }
       end
 
       private

@@ -36,7 +36,7 @@ module Glossema
       # text: of a cue, broken or not; any line break counts as a space → [text broken into lines, …], best
       # first, without those that are broken in a place that is never good while there are others; at most
       # `most`. A text that fits on one line comes as one line first.
-      def of(text, most: 8)
+      def best(text, most: 8)
         words = text.split(/[ \t\n]+/).reject(&:empty?)
         return [words.join(" ")] if words.size < 2 || words.size > MOST_WORDS
 

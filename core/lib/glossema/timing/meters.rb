@@ -17,7 +17,7 @@ module Glossema
 
       # Characters and words a second and a minute; nil where it is shown for no time.
       def cps = rate(characters)
-      def wpm = rate(Counting::Tokens.of(lines.join(" ")).count(&:counts?))&.*(60)
+      def wpm = rate(Counting::Tokens.tokenize(lines.join(" ")).count(&:counts?))&.*(60)
 
       # Seconds to the next cue, or nil.
       def gap = @following && @cue.gap_to(@following)

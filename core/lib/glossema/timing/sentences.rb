@@ -17,7 +17,7 @@ module Glossema
       end
 
       # shown: [[Cue, text], …] in the order of the file → [[index, …], …] of those that are more than one.
-      def of(shown)
+      def groups(shown)
         groups = (0...shown.size).slice_when { |one, other| !goes_on?(shown[one], shown[other]) }
         groups.flat_map { |group| group.each_slice(MOST).to_a }.select { |group| group.size > 1 }
       end

@@ -9,7 +9,7 @@ module Glossema
 
       # start, finish: seconds; before, after: the cues beside it, or nil. Returns [start, finish]. Raises
       # Refused "cue-no-room" where nothing is left between them.
-      def of(start, finish, before: nil, after: nil)
+      def settle(start, finish, before: nil, after: nil)
         start, finish = [start, finish].map { |time| frame(time) }
         earliest = before&.finish ? up(before.finish + @limits.gap) : 0
         latest = after ? down(after.start - @limits.gap) : finish

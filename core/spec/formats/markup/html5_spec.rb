@@ -11,7 +11,7 @@ RSpec.describe Glossema::Formats::Html5 do
       document = open_text(page, "a.html")
       expect(written_of(document)).to include("Load it.")
       expect(document.write({})).to eq(page.b)
-      targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+      targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
       expect(Glossema::Proof.new(document, document.write(targets), targets).differences).to eq([])
     end
   end

@@ -102,7 +102,7 @@ RSpec.describe Glossema::Formats::Docx do
       body = Files.paragraph(*inner)
       expect(sources(body)).to eq(expected)
       opened = document(body)
-      targets = opened.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+      targets = opened.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
       proof = Glossema::Proof.new(opened, opened.write(targets, target_language: "it-IT"), targets)
       expect(proof.to_h).to include("identical" => true, "differences" => [])
     end
@@ -183,7 +183,7 @@ RSpec.describe Glossema::Formats::Docx do
     heading = "<w:p><w:pPr><w:pStyle w:val=\"Kop1\"/></w:pPr>#{run("A &amp; B")}</w:p>"
     table = "<w:tbl><w:tr><w:tc>#{paragraph(run("bold", "<w:b/>"), run(" x"))}</w:tc></w:tr></w:tbl>"
     html =
-      document(heading + table).preview { |segment| "<span>#{Glossema::Html.of(segment.content)}</span>" }
+      document(heading + table).preview { |segment| "<span>#{Glossema::Html.render(segment.content)}</span>" }
     expect(html).to eq(
       "<h1><span>A &amp; B</span></h1><table><tr><td><p><span><b>bold</b> x</span></p></td></tr></table>"
     )

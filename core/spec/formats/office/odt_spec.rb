@@ -44,7 +44,7 @@ RSpec.describe Glossema::Formats::Odt do
   def line(*inner) = "<text:p>#{inner.join}</text:p>"
 
   def proved(document, targets = nil)
-    targets ||= document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+    targets ||= document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
     Glossema::Proof
       .new(document, document.write(targets, target_language: "it-IT"), targets)
       .differences
@@ -151,7 +151,7 @@ RSpec.describe Glossema::Formats::Odt do
     expect(
       parts_of(
         document.write(
-          document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+          document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
         )
       )[
         "content.xml"

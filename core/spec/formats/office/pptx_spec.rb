@@ -59,7 +59,7 @@ RSpec.describe Glossema::Formats::Pptx do
     document.segments.map { |segment| [segment.unit.block, segment.unit.path, segment.content.written] }
 
   def proved(document)
-    targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+    targets = document.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
     Glossema::Proof
       .new(document, document.write(targets, target_language: "it-IT"), targets)
       .differences

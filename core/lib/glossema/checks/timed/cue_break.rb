@@ -11,7 +11,7 @@ module Glossema
         places(pair.into, /(\S+)[ \t]*\n[ \t]*(\S+)/).filter_map do |match|
           next unless breaks.bad?(match[1], match[2])
 
-          better = Timing::Breaking.new(breaks).of(pair.target).first&.written
+          better = Timing::Breaking.new(breaks).variants(pair.target).first&.written
           finding(before: match[1], after: match[2], target: [[match.begin(1), match.end(2)]],
             fix: (better unless better == pair.target.written))
         end

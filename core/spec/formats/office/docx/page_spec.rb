@@ -13,7 +13,7 @@ RSpec.describe Glossema::Formats::Docx::Page do
 
   def preview(body, parts = {})
     document(body, parts).preview do |segment|
-      "<span data-segment=\"#{segment.id}\">#{Glossema::Html.of(segment.content)}</span>"
+      "<span data-segment=\"#{segment.id}\">#{Glossema::Html.render(segment.content)}</span>"
     end
   end
 

@@ -179,7 +179,7 @@ RSpec.describe Glossema::Formats::Docx do
       paragraph(run("link"), close, run(" here"))
     opened = document(link)
     expect(opened.segments.map { |segment| segment.content.text }).to eq(["See the long", "link here"])
-    targets = opened.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+    targets = opened.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
     expect(Glossema::Proof.new(opened, opened.write(targets), targets).differences).to eq([])
   end
 

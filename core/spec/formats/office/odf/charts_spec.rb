@@ -45,7 +45,7 @@ RSpec.describe Glossema::Formats::Odf::Charts do
   end
 
   def chart_of(document)
-    targets = document.segments.to_h { |one| [one.id, Glossema::Pseudo.of(one.content)] }
+    targets = document.segments.to_h { |one| [one.id, Glossema::Pseudo.translate(one.content)] }
     written = document.write(targets, target_language: "it")
     expect(Glossema::Proof.new(document, written, targets).differences).to eq([])
     Nokogiri.XML(parts_of(written)["Object 1/content.xml"]).xpath("//*[local-name()='p']").map(&:text)

@@ -22,7 +22,7 @@ RSpec.describe Glossema::Formats::Odf do
       changed = how[:type] ? { "content.xml" => typed(how[:type]) } : {}
       bytes = saved(original, without: how.fetch(:without, []), changed: changed)
       document = Glossema::Document.new(bytes, name: "a.odt", language: "en")
-      targets = document.segments.to_h { |one| [one.id, Glossema::Pseudo.of(one.content)] }
+      targets = document.segments.to_h { |one| [one.id, Glossema::Pseudo.translate(one.content)] }
       written = document.write(targets, target_language: "it")
       expect(Glossema::Proof.new(document, written, targets).differences).to eq([])
       expect(document.segments.size).to be >= 3

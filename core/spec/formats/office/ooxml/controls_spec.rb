@@ -17,7 +17,7 @@ RSpec.describe Glossema::Formats::Ooxml::Controls do
     made = document(paragraph(run("Send it "), list) + paragraph(run("Town: "), field))
     expect(made.segments.map { |segment| segment.content.text })
       .to eq(["Send it By rail", "Town:", "Choose one", "By rail", "Your town", "Ford"])
-    targets = made.segments.to_h { |segment| [segment.id, Glossema::Pseudo.of(segment.content)] }
+    targets = made.segments.to_h { |segment| [segment.id, Glossema::Pseudo.translate(segment.content)] }
     bytes = made.write(targets)
     expect(Glossema::Proof.new(made, bytes, targets).differences.map(&:message)).to eq([])
     expect(parts_of(bytes)["word/document.xml"])

@@ -32,7 +32,7 @@ module Glossema
         # The choices typed into one rule, written together.
         TypedList =
           Struct.new(:node, :newer, :choices) do
-            def self.of(node)
+            def self.from_node(node)
               newer = node.at_xpath(NEWER)
               typed = node.text.strip[TYPED, 1]
               choices = newer ? ::CSV.parse_line(newer.text) : typed&.gsub('""', '"')&.split(",")
@@ -82,7 +82,7 @@ module Glossema
 
         def read_typed_lists(root, sheet)
           root.xpath(LIST).each_with_index do |node, at|
-            list = TypedList.of(node)
+            list = TypedList.from_node(node)
             next if list.nil? || list.choices.any? { |choice| @literals.include?(choice) }
 
             list.choices.each_index do |index|
