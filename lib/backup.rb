@@ -32,9 +32,9 @@ class Backup
   # All that were found whole, the newest first: [{"path", "at", "bytes", "files", "records"}].
   def self.list(folder)
     Dir[File.join(folder, "*", MANIFEST)].sort.reverse.filter_map do |path|
-      told = JSON.parse(File.read(path))
-      { "path" => File.dirname(path), **told.slice("at", "bytes"), "files" => told["files"].size,
-        "records" => told["databases"].first["records"].values.sum }
+      manifest = JSON.parse(File.read(path))
+      { "path" => File.dirname(path), **manifest.slice("at", "bytes"), "files" => manifest["files"].size,
+        "records" => manifest["databases"].first["records"].values.sum }
     rescue JSON::ParserError, SystemCallError
       nil
     end

@@ -17,14 +17,14 @@ class BackupCommands < Glossema::Cli
     return check if @arguments.first == "check"
 
     path = Backup.new(BackupCommands.data, @arguments.shift || Backup.folder(BackupCommands.data)).make
-    told(path, Backup::Reading.new(path, File.dirname(path)).manifest)
+    print_manifest(path, Backup::Reading.new(path, File.dirname(path)).manifest)
   rescue Backup::Fault => e
     refuse(e.message)
   end
 
   def restore
     path, target = argument("BACKUP"), argument("FOLDER")
-    told(target, Backup::Restoring.new(path).into(target))
+    print_manifest(target, Backup::Restoring.new(path).into(target))
   rescue Backup::Fault => e
     refuse(e.message)
   end
@@ -34,10 +34,10 @@ class BackupCommands < Glossema::Cli
   def check
     @arguments.shift
     path = argument("BACKUP")
-    told(path, Backup::Reading.new(path, File.dirname(path)).check)
+    print_manifest(path, Backup::Reading.new(path, File.dirname(path)).check)
   end
 
-  def told(path, manifest)
+  def print_manifest(path, manifest)
     records = manifest["databases"].first["records"].values.sum
     say("path" => path, **manifest.slice("at", "bytes"), "files" => manifest["files"].size,
       "records" => records)

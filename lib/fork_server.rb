@@ -47,7 +47,7 @@ class ForkServer
   def reap
     while (pid, status = Process.wait2(-1, Process::WNOHANG)) && pid
       connection = @children.delete(pid) or next
-      tell(connection, signal_of(status))
+      report(connection, signal_of(status))
     end
   rescue Errno::ECHILD
     nil
@@ -57,7 +57,7 @@ class ForkServer
   def signal_of(status) = status.termsig || (status.success? ? 0 : Signal.list.fetch("KILL"))
 
   # Whoever asked may be gone.
-  def tell(connection, signal)
+  def report(connection, signal)
     connection.puts(signal)
   rescue SystemCallError
     nil

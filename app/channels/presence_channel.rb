@@ -9,17 +9,17 @@ class PresenceChannel < ApplicationCable::Channel
   # data: tab; segment, its number or nil; new: has the page just come, so that the others say where they are?
   def here(data)
     @tab = data["tab"].to_s[0, 80]
-    tell("here", name: user.name, user: user.id, segment: data["segment"].to_s[/\A\d{1,18}\z/]&.to_i,
+    announce("here", name: user.name, user: user.id, segment: data["segment"].to_s[/\A\d{1,18}\z/]&.to_i,
       new: data["new"] == true)
   end
 
   def unsubscribed
-    tell("gone") if @tab
+    announce("gone") if @tab
   end
 
   private
 
-  def tell(event, **details)
+  def announce(event, **details)
     PresenceChannel.broadcast_to(@project, { event: event, tab: @tab, **details })
   end
 end

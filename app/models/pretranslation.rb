@@ -48,7 +48,9 @@ class Pretranslation
   # What would come from where; nothing is written.
   def preview
     ids = @settings["ids"]
-    found = Search.new(@project, @settings["threshold"], @operation).run(ids) { |done| told(done, ids) }
+    found = Search.new(@project, @settings["threshold"], @operation).run(ids) { |done|
+      report_progress(done, ids)
+    }
     trouble = by_machine(ids - found.keys, found) if @settings["machine"]
     plan = JSON.generate(found)
     @operation.publish do
@@ -71,7 +73,7 @@ class Pretranslation
   KIND = "pretranslation".freeze
   private_constant :KIND
 
-  def told(done, ids)
+  def report_progress(done, ids)
     @operation.progress([done, ids.size].min, ids.size)
     @project.announce(KIND, id: @operation.id)
   end

@@ -18,10 +18,10 @@ class RemoteClient
   private
 
   def json(method, path, body = nil)
-    told(path) { @call.json(method, path, body) }
+    with_refusals(path) { @call.json(method, path, body) }
   end
 
-  def told(path)
+  def with_refusals(path)
     yield
   rescue HttpClient::Resting
     raise Glossema::Refused.new("remote-resting", host: host)

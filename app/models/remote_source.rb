@@ -62,8 +62,8 @@ class RemoteSource < ApplicationRecord
   end
 
   def know(described, found)
-    told = found.to_h.slice(:name, :languages, :size, :may).transform_keys(&:to_s)
-    update!(tested_at: Time.current, facts: { "server" => described.name, **told })
+    described_item = found.to_h.slice(:name, :languages, :size, :may).transform_keys(&:to_s)
+    update!(tested_at: Time.current, facts: { "server" => described.name, **described_item })
   end
 
   def kind = item_type.underscore
@@ -89,7 +89,7 @@ class RemoteSource < ApplicationRecord
 
     to.learn_entries(ref, [entry])
     answers.delete_all
-    item.tell
+    item.announce_change
   end
 
   # Answers about a text are of no use any more.

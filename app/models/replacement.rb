@@ -47,15 +47,15 @@ class Replacement
     return found_in_source(segment) if @side == "source"
 
     change = @replacing.in(segment.target_content) or return
-    told(segment).merge(before: segment.target, after: change.after.written, spans: change.spans)
+    row_of(segment).merge(before: segment.target, after: change.after.written, spans: change.spans)
   end
 
   def found_in_source(segment)
-    told(segment).merge(before: segment.target, after: segment.target, spans: []) if
+    row_of(segment).merge(before: segment.target, after: segment.target, spans: []) if
       @replacing.found?(segment.source_content)
   end
 
-  def told(segment)
+  def row_of(segment)
     { id: segment.id, position: segment.position, source: segment.source, state: segment.state }
   end
 end

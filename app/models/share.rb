@@ -17,7 +17,7 @@ class Share < ApplicationRecord
   normalizes :email, with: ->(email) { email.strip.downcase }
   validates :email, format: { with: URI::MailTo::EMAIL_REGEXP, message: :mail }
   before_create { self.token ||= SecureRandom.urlsafe_base64(18) }
-  after_commit { Share.tell(item) }
+  after_commit { Share.announce(item) }
 
   scope :accepted, -> { where(state: "accepted") }
   scope :adding, lambda {
@@ -60,17 +60,17 @@ class Share < ApplicationRecord
     def enough?(right, needed) = RIGHTS.index(right).to_i >= RIGHTS.index(needed)
 
     # All projects that use it hear that what it gives is another now.
-    def tell(item)
+    def announce(item)
       item&.attached_projects&.find_each { |project| project.announce("learned") }
     end
   end
 
   # Gone at once, and said in the projects of whom it was given to. by: who takes it back or leaves it.
   def take_back(by:)
-    told = user && user != by ? item.attached_projects.where(user: user).to_a : []
+    projects = user && user != by ? item.attached_projects.where(user: user).to_a : []
     destroy!
     sentence = I18n.t("shares.taken_back", name: item.name, owner: owner.name)
-    told.each { |project| project.announce("said", message: sentence) }
+    projects.each { |project| project.announce("said", message: sentence) }
   end
 
   # The right that holds today.

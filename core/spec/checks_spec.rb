@@ -23,7 +23,8 @@ RSpec.describe Glossema::Checks do
 
   def check_of(kind, pair)
     entries = kind.cases.fetch("terms", []).map { |given| entry(given) }
-    terms = Glossema::Checks::Vocabulary.from_entries(entries, pair.source_lang, pair.target_lang) if entries.any?
+    terms = Glossema::Checks::Vocabulary.from_entries(entries, pair.source_lang,
+      pair.target_lang) if entries.any?
     kind.new(terms: terms, lists: kind.cases.fetch("lists", {}))
   end
 

@@ -7,8 +7,8 @@ class Backup::Reading
 
   # What it says of itself. Raises Fault.
   def manifest
-    told = JSON.parse((@path + Backup::MANIFEST).read)
-    return told if told["format"] == Backup::FORMAT && told["version"] == Backup::VERSION
+    found = JSON.parse((@path + Backup::MANIFEST).read)
+    return found if found["format"] == Backup::FORMAT && found["version"] == Backup::VERSION
 
     raise Backup::Fault, "#{@path} is no backup that is known here."
   rescue Errno::ENOENT, Errno::ENOTDIR, JSON::ParserError
@@ -16,31 +16,31 @@ class Backup::Reading
   end
 
   # thorough: every file is read, too; else only whether it is there. Raises Fault.
-  def check(told = manifest, thorough: true)
-    told["databases"].each { |one| check_database(one) }
-    told["files"].each { |one| check_file(one, thorough) }
-    told
+  def check(found = manifest, thorough: true)
+    found["databases"].each { |one| check_database(one) }
+    found["files"].each { |one| check_file(one, thorough) }
+    found
   end
 
   private
 
-  def check_database(told)
-    path = @path + told["name"]
-    whole = path.exist? && Digest::SHA256.file(path.to_s).hexdigest == told["sha256"]
+  def check_database(found)
+    path = @path + found["name"]
+    whole = path.exist? && Digest::SHA256.file(path.to_s).hexdigest == found["sha256"]
     raise Backup::Fault, "#{path} is not as it was written." unless whole
 
     Backup.reading(path) do |database|
       said = database.execute("PRAGMA integrity_check").flatten
       raise Backup::Fault, "#{path} is damaged: #{said.first}." unless said == ["ok"]
       raise Backup::Fault, "#{path} has other records than it was written with." unless
-        Backup.records(database) == told["records"]
+        Backup.records(database) == found["records"]
     end
   end
 
-  def check_file(told, thorough)
-    path = Backup::Files.kept(@folder, told["sha256"])
-    whole = path.exist? && path.size == told["bytes"]
-    whole &&= Digest::SHA256.file(path.to_s).hexdigest == told["sha256"] if thorough
+  def check_file(found, thorough)
+    path = Backup::Files.kept(@folder, found["sha256"])
+    whole = path.exist? && path.size == found["bytes"]
+    whole &&= Digest::SHA256.file(path.to_s).hexdigest == found["sha256"] if thorough
     raise Backup::Fault, "#{path} is not as it was written." unless whole
   end
 end

@@ -10,12 +10,12 @@ class Backup::Restoring
     target = Pathname(target)
     raise Backup::Fault, "#{target} is not empty; name a new folder." if target.exist? && target.children.any?
 
-    told = Backup::Reading.new(@path, @folder).check
+    manifest = Backup::Reading.new(@path, @folder).check
     target.mkpath
     target.chmod(0o700)
-    told["files"].each { |one| file(one, target) }
-    [*told["databases"].map { |one| one["name"] }, *Backup::BESIDE].each { |name| copy(name, target) }
-    told
+    manifest["files"].each { |one| file(one, target) }
+    [*manifest["databases"].map { |one| one["name"] }, *Backup::BESIDE].each { |name| copy(name, target) }
+    manifest
   rescue SystemCallError => e
     raise Backup::Fault, "#{target} could not be filled: #{e.message}."
   end

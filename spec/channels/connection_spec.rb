@@ -13,7 +13,9 @@ RSpec.describe ApplicationCable::Connection, type: :channel do
   end
 
   it "is told to close when its session is ended, alone or with all others" do
-    [->(token) { SignIn.end(token) }, ->(_) { user.end_sessions }, ->(token) { SignIn.with_token(token).cut_off }]
+    [->(token) { SignIn.end(token) }, ->(_) { user.end_sessions }, ->(token) {
+      SignIn.with_token(token).cut_off
+    }]
       .each do |ending|
       token = SignIn.begin(user, request)
       session = SignIn.with_token(token)

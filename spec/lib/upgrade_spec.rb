@@ -48,9 +48,9 @@ RSpec.describe "Upgrades" do
   require root.join("#{RENAMED}_rename_after_the_glossary").to_s
   # From this one it is data where a segment stands.
   LOCATED = 20261202020000
-  PLACES = { "cue 2 · 00:00:01,000 → ? · top" => { "kind" => "cue", "cue" => 2, "start" => "00:00:01,000",
-                                                   "placement" => "top" },
-             "table 1 · row 2" => { "kind" => "name", "name" => "table 1 · row 2" } }.freeze
+  UPGRADED_PLACES = { "cue 2 · 00:00:01,000 → ? · top" => { "kind" => "cue", "cue" => 2, "start" => "00:00:01,000",
+                                                            "placement" => "top" },
+                      "table 1 · row 2" => { "kind" => "name", "name" => "table 1 · row 2" } }.freeze
   UNIT = ["Die Straße ist co\u00ADoperativ.", "La strada è lunga."].freeze
 
   # The segments of a real file, and a unit as it was put into the full-text index then.
@@ -61,7 +61,7 @@ RSpec.describe "Upgrades" do
     STORED.each_with_index do |(key, source), index|
       row = copy.merge("key" => key, "source" => source, "position" => index + 1, "state" => "untouched",
         "target" => "")
-      place = PLACES.to_a[index % PLACES.size]
+      place = UPGRADED_PLACES.to_a[index % UPGRADED_PLACES.size]
       row.merge!(version < LOCATED ? { "path" => place.first } : { "location" => place.last.to_json })
       insert("segments", row)
     end
@@ -88,7 +88,7 @@ RSpec.describe "Upgrades" do
     places = connection.select_values("SELECT location FROM segments ORDER BY position").map {
       JSON.parse(_1)
     }
-    expect(places).to eq(PLACES.values.cycle.first(places.size))
+    expect(places).to eq(UPGRADED_PLACES.values.cycle.first(places.size))
     found = lambda do |word|
       connection.select_values("SELECT rowid FROM memory_texts WHERE memory_texts MATCH '#{word}'")
     end

@@ -9,7 +9,7 @@ RSpec.describe "What is delivered" do
 
   # What may happen to a segment.
   def happen(segment, random, letters: Glossema::Pseudo)
-    text = letters.of(segment.source_content).written
+    text = letters.translate(segment.source_content).written
     typed = { origin: { "kind" => "typed" }, by: user }
     case random.rand(8)
     when 0 then segment.keep_draft(text, **typed)

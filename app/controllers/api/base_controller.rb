@@ -66,10 +66,10 @@ module Api
     end
 
     # Tells all open pages of a project what segments read now; answers the segments as they were told.
-    def tell(project, segments)
-      told = SegmentResource.new(segments).to_h
-      project.announce("segments", tab: request.headers["X-Tab"], segments: told)
-      told
+    def announce_segments(project, segments)
+      rows = SegmentResource.new(segments).to_h
+      project.announce("segments", tab: request.headers["X-Tab"], segments: rows)
+      rows
     end
 
     # key: "code" or "code.variant" of the catalogue; details: what its sentence names.

@@ -4,7 +4,7 @@ module Api
     takes profile: :any, file: :file, for_client: :flag, as: :text
 
     def show
-      return render(json: told) unless params[:as] == "file"
+      return render(json: profile_json) unless params[:as] == "file"
 
       send_data JSON.pretty_generate(profile.given), filename: "checks.json", type: "application/json"
     end
@@ -33,7 +33,7 @@ module Api
 
     def changed
       project.announce("terms") if params[:project_id]
-      render json: told
+      render json: profile_json
     end
 
     def profile = @profile ||= CheckProfile.new(owner)
@@ -46,7 +46,7 @@ module Api
       raise Glossema::Refused.new("profile-broken.no-object")
     end
 
-    def told
+    def profile_json
       { from: profile.from, client: profile.client&.name, given: profile.given, checks: checks,
         languages: [owner.try(:source_lang), owner.try(:target_lang)].compact }
     end

@@ -7,7 +7,7 @@ module Api
       return send_report if params[:as] == "file"
 
       since = Project::SinceDelivery.new(project)
-      rows = since.changed.first(Project::SinceDelivery::SHOWN).map { |segment, was| told(segment, was) }
+      rows = since.changed.first(Project::SinceDelivery::SHOWN).map { |segment, was| row_of(segment, was) }
       render json: { number: since.number, count: since.changed.size, rows: rows,
                      document_ids: since.document_ids }
     end
@@ -19,7 +19,7 @@ module Api
       send_data report.xlsx, filename: report.name
     end
 
-    def told(segment, was)
+    def row_of(segment, was)
       before, now = [was, segment.target].map { |text| Glossema::Content.plain(text) }
       compared = Glossema::Matching::Score.compare(*[now, before].map { |text| Glossema::Content.text(text) })
       { segment_id: segment.id, number: segment.position, file: segment.document.name,

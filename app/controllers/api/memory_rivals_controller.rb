@@ -2,12 +2,12 @@
 module Api
   class MemoryRivalsController < BaseController
     def index
-      render json: { rivals: Project::MemoryRivals.new(project).all.map { |rival| told(rival) } }
+      render json: { rivals: Project::MemoryRivals.new(project).all.map { |rival| row_of(rival) } }
     end
 
     private
 
-    def told(rival)
+    def row_of(rival)
       segment, unit = rival.segment, rival.unit
       { segment_id: segment.id, number: segment.position, file: segment.document.name, state: segment.state,
         source: segment.source_content.text, target: segment.target_content.text, memory: unit.memory.name,

@@ -10,10 +10,10 @@ module Api
 
     def row(word, places)
       { word: word, count: places.size,
-        places: places.first(Project::Misspellings::SHOWN).map { |place| told(place) } }
+        places: places.first(Project::Misspellings::SHOWN).map { |place| row_of(place) } }
     end
 
-    def told(place)
+    def row_of(place)
       segment = place.segment
       { segment_id: segment.id, number: segment.position, file: segment.document.name, from: place.from,
         to: place.to, text: segment.target_content.text }

@@ -23,7 +23,7 @@ module Api
       round.check_right(current_user, "remark")
       segment.with_lock { write(segment) }
       round.announce(tab: request.headers["X-Tab"])
-      tell(round.project, [segment])
+      announce_segments(round.project, [segment])
       render json: { passage: ReviewRound::Passages.new(round, against: list.against).row(segment.reload) }
     end
 

@@ -2,9 +2,13 @@
 # one step.
 module Api
   class RepeatsController < BaseController
-    def create = render(json: { segments: tell(segment.project, segment.lead(by: current_user)) })
+    def create
+      render(json: { segments: announce_segments(segment.project, segment.lead(by: current_user)) })
+    end
 
-    def destroy = render(json: { segments: tell(segment.project, segment.unlead(by: current_user)) })
+    def destroy
+      render(json: { segments: announce_segments(segment.project, segment.unlead(by: current_user)) })
+    end
 
     private
 

@@ -15,7 +15,8 @@ module Api
     end
 
     def answer_of(target)
-      found = target.blank? ? [] : Project::Checking.new(segment.project).segment_findings(segment, target: target)
+      checking = Project::Checking.new(segment.project)
+      found = target.blank? ? [] : checking.segment_findings(segment, target: target)
       render json: { findings: found.map { |one| one.except("other") } }
     end
   end

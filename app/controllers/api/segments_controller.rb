@@ -30,8 +30,8 @@ module Api
       return conflict(segment) unless answer
 
       segment.project.update_columns(last_segment_id: segment.id, opened_at: Time.current)
-      told = tell(segment.project, [segment, *answer[:filled]])
-      render json: { segment: told.first, repeats: told.drop(1), others: answer[:others] }
+      rows = announce_segments(segment.project, [segment, *answer[:filled]])
+      render json: { segment: rows.first, repeats: rows.drop(1), others: answer[:others] }
     end
 
     private

@@ -2,12 +2,12 @@
 module Api
   class SimilarSegmentsController < BaseController
     def index
-      render json: { twins: Project::SimilarSegments.new(project).all.map { |twin| told(twin) } }
+      render json: { twins: Project::SimilarSegments.new(project).all.map { |twin| row_of(twin) } }
     end
 
     private
 
-    def told(twin)
+    def row_of(twin)
       { score: twin.score, uneven: twin.uneven?, one: side(twin.one), other: side(twin.other),
         source: twin.source.map { |one| spans(one) }, target: twin.target.map { |one| spans(one) } }
     end

@@ -62,7 +62,7 @@ module Alignment::Editing
 
   def turn(edit, state, steps)
     list = beads
-    told = steps.map do |at, from, into|
+    recorded = steps.map do |at, from, into|
       list[at, from.size] = into
       { at: at, count: from.size, beads: into }
     end
@@ -70,6 +70,6 @@ module Alignment::Editing
       edit.update!(state: state, undone_at: state == "undone" ? Time.current : nil)
       update!(beads: list)
     end
-    told
+    recorded
   end
 end

@@ -11,7 +11,7 @@ class ClientServer::Speaker < RemoteClient
   # The bytes of a file as it was offered. Raises Refused "remote-garbled" where they are others.
   def file(ref, file)
     path = "/projects/#{ref}/files/#{file.id}"
-    bytes = told(path) { @call.bytes(:get, path, largest: LARGEST_FILE) }
+    bytes = with_refusals(path) { @call.bytes(:get, path, largest: LARGEST_FILE) }
     return bytes if Digest::SHA256.hexdigest(bytes) == file.sha256
 
     raise Glossema::Refused.new("remote-garbled", host: host)

@@ -17,8 +17,8 @@ class Machine::Comparison
   def row(service, content)
     began = now
     answer = ask(service, content)
-    told = { service: service.name, ms: ((now - began) * 1000).round }
-    answer.is_a?(Glossema::Refused) ? { **told, trouble: answer.message } : { **told, got: answer.content.text }
+    timed = { service: service.name, ms: ((now - began) * 1000).round }
+    answer.is_a?(Glossema::Refused) ? { **timed, trouble: answer.message } : { **timed, got: answer.content.text }
   end
 
   def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

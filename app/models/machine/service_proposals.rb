@@ -19,15 +19,15 @@ class Machine::ServiceProposals
 
   # What the block gives for each, or the Refused that it raised.
   def each_at_once(&block)
-    return @translators.map { |one| told(one, &block) } if @translators.one?
+    return @translators.map { |one| proposal_of(one, &block) } if @translators.one?
 
     threads = @translators.map do |translator|
-      Thread.new { Rails.application.executor.wrap { told(translator, &block) } }
+      Thread.new { Rails.application.executor.wrap { proposal_of(translator, &block) } }
     end
     threads.map(&:value)
   end
 
-  def told(translator)
+  def proposal_of(translator)
     yield translator
   rescue Glossema::Refused => e
     e

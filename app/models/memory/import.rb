@@ -90,28 +90,28 @@ class Memory::Import
 
   # [values as Memory::Writer inserts them, entry, plain texts]
   def stored(row)
-    told = row.attributes
+    given = row.attributes
     values = [
       row.source,
       row.target,
       hash_of(row),
       SQLite3::Blob.new(row.entry.signature),
-      told["author"],
-      told["changed_by"],
-      told["client"],
-      told["subject"],
-      told["project"],
-      told["file"],
-      told["origin"] || "imported",
-      told["key"],
-      told["previous"]&.to_i(36),
-      told["next"]&.to_i(36),
+      given["author"],
+      given["changed_by"],
+      given["client"],
+      given["subject"],
+      given["project"],
+      given["file"],
+      given["origin"] || "imported",
+      given["key"],
+      given["previous"]&.to_i(36),
+      given["next"]&.to_i(36),
       row.codes && JSON.generate(row.codes),
       row.extra && JSON.generate(row.extra),
-      told["used"].to_i,
+      given["used"].to_i,
       @operation.id,
-      time(told["created_at"]),
-      time(told["updated_at"])
+      time(given["created_at"]),
+      time(given["updated_at"])
     ]
     [values, row.entry, row.plain]
   end

@@ -17,7 +17,9 @@ class Memory::Learned
 
   class << self
     # The Glossema::Completion::Model of a memory, learned now if need be, which may take a minute.
-    def model(memory) = new(memory).then { |learned| (learned.held || (learned.learn && learned.held))&.model }
+    def model(memory)
+      new(memory).then { |learned| (learned.held || (learned.learn && learned.held))&.model }
+    end
 
     # Its HeldModel if it is there, else nil; now and then it is looked whether it should be learned anew.
     def at_hand(memory)

@@ -14,7 +14,7 @@ module Operation::RevertsEntries
     end
     candidates.where(state: %w[waiting later]).delete_all
     note("kept" => kept.size)
-    subject.tell
+    subject.announce_change
   end
 
   private

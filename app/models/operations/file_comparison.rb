@@ -10,7 +10,7 @@ class Operations::FileComparison < Operation
 
     document.update!(state: "reading")
     document.compare(self)
-    tell
+    announce_state
   end
 
   def heavy?
@@ -25,8 +25,8 @@ class Operations::FileComparison < Operation
   # Why there is nothing to compare is said with the file.
   def abandon
     document&.reload&.update!(state: "refused", message: stop_reason(message))
-    tell
+    announce_state
   end
 
-  def tell = subject.announce("version", id: document&.id, state: document&.state)
+  def announce_state = subject.announce("version", id: document&.id, state: document&.state)
 end

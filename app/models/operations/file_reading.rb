@@ -8,9 +8,9 @@ class Operations::FileReading < Operation
   def perform
     return if document.nil? || document.ready?
 
-    Document::Reading.new(document, self) { tell }.run
+    Document::Reading.new(document, self) { announce_state }.run
     subject.reload.propose unless subject.begun?
-    tell
+    announce_state
     subject.count_later
   end
 
@@ -28,10 +28,10 @@ class Operations::FileReading < Operation
 
     document.update!(state: state == "failed" ? "refused" : "cancelled",
       message: stop_reason(I18n.t("background.read", name: document.name)))
-    tell
+    announce_state
   end
 
-  def tell
+  def announce_state
     update_columns(done: document.done, total: document.total)
     subject.announce("document", **document.slice(:id, :state, :done, :total).symbolize_keys)
   end

@@ -12,7 +12,7 @@ class Operations::ReportCount < Operation
     rows = Report::Matching.new(subject, stores, self).rows(segments) { |done| tell_progress(done) }
     value = interruptible { Report.value_of(subject, segments, rows) }
     complete { report.fill(value) }
-    tell
+    announce_state
   end
 
   def heavy? = Operation::ChildProcess.worth?(segments: subject.segments.count)
@@ -25,15 +25,15 @@ class Operations::ReportCount < Operation
   def tell_progress(done)
     report.update_columns(done: done)
     progress(done, report.total)
-    tell
+    announce_state
   end
 
   def abandon
     return unless report && report.reload.state == "counting"
 
     report.update!(state: "failed", message: stop_reason(I18n.t("background.count", name: report.name)))
-    tell
+    announce_state
   end
 
-  def tell = subject.announce("report", **report.slice(:id, :state, :done, :total).symbolize_keys)
+  def announce_state = subject.announce("report", **report.slice(:id, :state, :done, :total).symbolize_keys)
 end

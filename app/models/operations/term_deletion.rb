@@ -10,6 +10,6 @@ class Operations::TermDeletion < Operation
     in_slices(input["ids"], SLICE, counter: "entries") do |ids|
       recording { |recorder| subject.entries.there.where(id: ids).each { |record| recorder.delete(record) } }
     end
-    subject.tell
+    subject.announce_change
   end
 end

@@ -11,7 +11,7 @@ class Operations::TermEdit < Operation
         subject.entries.there.where(id: ids).each { |record| recorder.change(record, changed(record.entry)) }
       end
     end
-    subject.tell
+    subject.announce_change
   end
 
   private

@@ -73,7 +73,7 @@ class Project::CheckRun
     @project.segments.where(id: ids).select("segments.*", "#{SEEN} AS seen").to_h do |segment|
       pair = @project.pair_of(segment)
       [segment.id, { "seen" => segment.seen, "terms" => terms(pair),
-                     "findings" => @project.checker.findings(pair).map { |one| told(one) } }]
+                     "findings" => @project.checker.findings(pair).map { |one| stored_finding(one) } }]
     end
   end
 
@@ -99,7 +99,7 @@ class Project::CheckRun
     end
   end
 
-  def told(finding) = finding.to_h.except(:other).transform_keys(&:to_s)
+  def stored_finding(finding) = finding.to_h.except(:other).transform_keys(&:to_s)
 
   def terms(pair)
     uses = @project.vocabulary&.uses(pair.from, pair.into).to_a

@@ -12,9 +12,9 @@ class Project::RemoteConcordance
   def to_h
     return { sources: [], hits: [] } if @asked["text"].empty?
 
-    told = sources.map { |source| [source, *RemoteSource::Desk.ask(source, [question(source)])] }
-    { sources: told.map { |source, state, said| { name: source.item.name, state: state, said: said } },
-      hits: told.flat_map { |source, state, _| state == "answered" ? hits(source) : [] } }
+    answers = sources.map { |source| [source, *RemoteSource::Desk.ask(source, [question(source)])] }
+    { sources: answers.map { |source, state, said| { name: source.item.name, state: state, said: said } },
+      hits: answers.flat_map { |source, state, _| state == "answered" ? hits(source) : [] } }
   end
 
   private

@@ -6,7 +6,7 @@ class ProjectArchive::Incoming
     @numbers = Hash.new { |all, table| all[table] = {} }
   end
 
-  def look = whole { told }
+  def look = whole { preview }
 
   # To be opened as part of an operation, see Operations::PackageImport.
   def opening(operation)
@@ -88,7 +88,7 @@ class ProjectArchive::Incoming
     raise ProjectArchive::Schema::Damaged, "about"
   end
 
-  def told
+  def preview
     check_about
     given = about.fetch("project")
     { from: about["from"], task: "", instructions: "", archive: true, client: nil, due_at: nil,
@@ -299,9 +299,9 @@ class ProjectArchive::Incoming
   end
 
   def renumber_operation(operation)
-    told = %w[input result before].index_with { |name| renumbered(operation[name], operation.kind) }
-    told["before"] = keyed(told["before"], "review_changes") if operation.kind == "review_decision"
-    operation.update_columns(told)
+    columns = %w[input result before].index_with { |name| renumbered(operation[name], operation.kind) }
+    columns["before"] = keyed(columns["before"], "review_changes") if operation.kind == "review_decision"
+    operation.update_columns(columns)
   end
 
   # Numbers of records in what an operation keeps.

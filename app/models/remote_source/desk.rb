@@ -75,7 +75,7 @@ class RemoteSource::Desk
         rescue Glossema::Refused => e
           give_up(source, e.message)
         ensure
-          tell(batch)
+          notify(batch)
         end
       end
     rescue StandardError => e
@@ -131,7 +131,7 @@ class RemoteSource::Desk
       end
     end
 
-    def tell(batch)
+    def notify(batch)
       batch.group_by(&:project).each do |project, questions|
         project&.announce("elsewhere", ids: questions.filter_map(&:segment))
       end

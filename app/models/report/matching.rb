@@ -85,13 +85,13 @@ class Report::Matching
     known = {}
     found =
       segments.each_with_index.map do |segment, index|
-        told(index) { |done| yield done if block_given? } if (index % STEP).zero?
+        report_progress(index) { |done| yield done if block_given? } if (index % STEP).zero?
         known.fetch(segment.source) { best(segments, index, known) }
       end
     segments.map(&:source_content).zip(found)
   end
 
-  def told(done)
+  def report_progress(done)
     @operation&.checkpoint
     yield done
   end

@@ -14,21 +14,21 @@ module Termbase::Changing
         operation.note("count" => recorder.count)
         operation
       end
-    tell
+    announce_change
     made
   end
 
   def next_revision = increment!(:revision).revision
 
   # Tells the open pages of all projects that use it.
-  def tell
+  def announce_change
     attachments.includes(:project).find_each { |row| row.project.announce("terms") }
   end
 
   # Away with it; for a while it can be brought back.
   def move_to_trash
     update!(deleted_at: Time.current)
-    tell
+    announce_change
   end
 
   def bring_back
@@ -37,7 +37,7 @@ module Termbase::Changing
     end
 
     update!(deleted_at: nil)
-    tell
+    announce_change
   end
 
   # For good, with all it holds.

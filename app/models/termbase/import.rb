@@ -23,7 +23,7 @@ class Termbase::Import
     write(pending, 1.0)
     finish(read)
   ensure
-    @termbase.tell
+    @termbase.announce_change
   end
 
   private

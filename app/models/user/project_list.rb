@@ -47,11 +47,11 @@ class User::ProjectList
   def fits?(project)
     client, pair, year = @params.values_at(:client_id, :pair, :year)
     (client.blank? || project.client_id == client.to_i) && (pair.blank? || pair_of(project) == pair) &&
-      (year.blank? || year_of(project) == year.to_i) && told?(project)
+      (year.blank? || year_of(project) == year.to_i) && matches_text?(project)
   end
 
   # Does it say what is searched for, in its names or its text?
-  def told?(project) = text.empty? || named?(project) || held.include?(project.id)
+  def matches_text?(project) = text.empty? || named?(project) || held.include?(project.id)
 
   def text = @text ||= @params[:text].to_s.strip
   def folded = @folded ||= Glossema::Folding.fold(text)

@@ -13,7 +13,7 @@ module Glossema
     Finding = Struct.new(:code, :level, :message, :source, :target, :fix, :other, :key, :details,
       keyword_init: true) do
       # source, target, fix, other: as above. Told in the language asked for when it is made.
-      def self.told(code, level, key: code, details: {}, **places)
+      def self.build(code, level, key: code, details: {}, **places)
         new(code: code, level: level, key: key, details: details, message: Checks.sentence(key, **details),
           **places)
       end

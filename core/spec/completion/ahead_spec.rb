@@ -12,7 +12,9 @@ RSpec.describe Glossema::Completion::Ahead do
   ]
   model = Glossema::Completion::Model.learn(units)
 
-  def context(*models, source, **known) = Glossema::Completion::CompletionContext.gather(models, source, **known)
+  def context(*models, source, **known)
+    Glossema::Completion::CompletionContext.gather(models, source, **known)
+  end
 
   def texts(model, source, prefix, **known)
     described_class.new(context(model, source, **known)).offers(prefix).map(&:text)

@@ -45,7 +45,9 @@ RSpec.describe Glossema::Exchange::Shares do
   end
 
   it "refuses more shares than there are paragraphs" do
-    expect { described_class.divide(pieces([5, :file], [5, nil]), 2) }.to raise_error(Glossema::Refused, /shares/)
+    expect {
+      described_class.divide(pieces([5, :file], [5, nil]), 2)
+    }.to raise_error(Glossema::Refused, /shares/)
     expect { described_class.divide(pieces([5, :file]), 0) }.to raise_error(Glossema::Refused, /shares/)
   end
 

@@ -11,8 +11,8 @@ class Project::SinceDelivery::Report
   end
 
   def name
-    told = [@project.reference, word("names.changes_since"), @since.number]
-    "#{told.compact_blank.join(" ")}.xlsx".tr("/\\", "-")
+    parts = [@project.reference, word("names.changes_since"), @since.number]
+    "#{parts.compact_blank.join(" ")}.xlsx".tr("/\\", "-")
   end
 
   def xlsx

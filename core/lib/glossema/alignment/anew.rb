@@ -38,7 +38,7 @@ module Glossema
         old = @beads[from..to]
         items = Editing::SIDES.map { |side| old.flat_map { |bead| bead[side] } }
         aligner = Aligner.new(*items.map { |list| list.map { |item| piece(item) } }, known: known(from, to))
-        fresh = aligner.beads.map { |bead| told(bead, items) }
+        fresh = aligner.beads.map { |bead| bead_row(bead, items) }
         return if shape(fresh) == shape(old)
 
         Editing::Replacement.new(at: from, count: old.size, beads: fresh)
@@ -55,7 +55,7 @@ module Glossema
         sure.map { |bead| Editing::SIDES.map { |side| bead[side].map { |item| item["text"] }.join(" ") } }
       end
 
-      def told(bead, items)
+      def bead_row(bead, items)
         { "source" => items[0][bead.source], "target" => items[1][bead.target], "state" => nil,
           "set" => false, "probability" => bead.probability, "note" => "" }
       end

@@ -34,12 +34,12 @@ module Glossema
 
       # level: where none is told by the profile, LEVEL; nil where the check is off.
       def level(code)
-        told = @profile.level_of(code) || LEVEL
-        told unless told == Profile::OFF
+        chosen = @profile.level_of(code) || LEVEL
+        chosen unless chosen == Profile::OFF
       end
 
       def note(code, row, other, source: [], **details)
-        @found[row.id] << Finding.told(code, level(code), details: { number: other.number, **details },
+        @found[row.id] << Finding.build(code, level(code), details: { number: other.number, **details },
           source: source, target: [], other: other.id)
       end
 

@@ -41,7 +41,7 @@ module Glossema
       # details: what the sentence of the variant names.
       def finding(variant = nil, source: [], target: [], fix: nil, **details)
         key = [self.class.code, variant].compact.join(".")
-        Finding.told(self.class.code, @level, key: key, details: details, source: source, target: target,
+        Finding.build(self.class.code, @level, key: key, details: details, source: source, target: target,
           fix: fix)
       end
 

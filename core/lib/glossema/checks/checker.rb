@@ -27,7 +27,7 @@ module Glossema
       rescue StandardError => e
         raise if ENV["GLOSSEMA_TRACE"]
 
-        [Finding.told("check-failed", "look", details: { name: check.class.code, reason: e.class.name },
+        [Finding.build("check-failed", "look", details: { name: check.class.code, reason: e.class.name },
           source: [], target: [])]
       end
     end

@@ -31,8 +31,8 @@ module Glossema
       # source, target: texts → [[Found of the source that are lost …], [Found of the target that are new …]]
       def differences(source, target)
         lists = [source, target].map { |text| self.in(text) }
-        told = lists.map { |list| list.any?(&:numbered) }
-        by = told.uniq.size == 2 ? ->(one) { [one.number, one.type] } : ->(one) { one.text }
+        numbered = lists.map { |list| list.any?(&:numbered) }
+        by = numbered.uniq.size == 2 ? ->(one) { [one.number, one.type] } : ->(one) { one.text }
         [left(lists[0], lists[1], by), left(lists[1], lists[0], by)]
       end
 

@@ -13,7 +13,7 @@ module Glossema
         rows_of(path, languages).each do |row|
           next sourceless(path, row) if sourceless?(row.pair)
 
-          checker.findings(row.pair).each { |finding| tell(finding, row) }
+          checker.findings(row.pair).each { |finding| print_finding(finding, row) }
           rows << row if across?(rules)
         end
         tell_across(rows, rules, terms)
@@ -23,9 +23,9 @@ module Glossema
 
       private
 
-      def tell(finding, row)
+      def print_finding(finding, row)
         @bad += 1 if finding.level == "must-fix"
-        say("segment" => row.number, **told(finding, row.pair))
+        say("segment" => row.number, **finding_row(finding, row.pair))
       end
 
       # What is only seen across a text is looked for where the profile says so: a memory is full of it.
@@ -39,7 +39,7 @@ module Glossema
         by_number = rows.to_h { |row| [row.number, row] }
         Checks::Across.findings(asked, rules).each do |number, list|
           list.each do |finding|
-            tell(finding, by_number.fetch(number)) unless rules.level_of(finding.code).nil?
+            print_finding(finding, by_number.fetch(number)) unless rules.level_of(finding.code).nil?
           end
         end
       end
@@ -52,7 +52,7 @@ module Glossema
       end
 
       # A target without codes is given as the text it is.
-      def told(finding, pair)
+      def finding_row(finding, pair)
         fix = finding.fix && !pair.target.coded? ? Content.plain(finding.fix) : finding.fix
         { **finding.to_h.except(:other, :key, :details), fix: fix }.transform_keys(&:to_s)
       end

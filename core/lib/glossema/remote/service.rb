@@ -110,7 +110,7 @@ module Glossema
         results = texts.map do |text|
           finder.find(text).map do |found|
             id = found.entry.id.to_s
-            entries[id] ||= told(found.entry, [source, target])
+            entries[id] ||= entry_hash(found.entry, [source, target])
             { "from" => found.from, "to" => found.to, "term" => found.term.text, "entry" => id }
           end
         end
@@ -118,7 +118,7 @@ module Glossema
       end
 
       # An entry in the languages asked for.
-      def told(entry, tags)
+      def entry_hash(entry, tags)
         sections = tags.flat_map { |tag| entry.in(tag) }.uniq
         Terms::Entry.new(**entry.to_h, id: entry.id.to_s, picture: nil, sections: sections).to_data
       end
@@ -132,10 +132,10 @@ module Glossema
       end
 
       # One more is asked for than a page holds, to know whether there are more.
-      def page(given, name, told)
+      def page(given, name, as_hash)
         limit = given.number("limit", PAGE, 1..PAGE)
         found = yield(after: given.number("after", 0, 0..), limit: limit + 1)
-        { name => found.first(limit).map(&told), "more" => found.size > limit }
+        { name => found.first(limit).map(&as_hash), "more" => found.size > limit }
       end
 
       def writing(item)

@@ -6,12 +6,12 @@ module Glossema
 
       def findings(pair)
         lost, added = Placeholders.differences(pair.from, pair.into)
-        told("missing", lost, :source) + told("added", added, :target)
+        findings_for("missing", lost, :source) + findings_for("added", added, :target)
       end
 
       private
 
-      def told(variant, list, side) =
+      def findings_for(variant, list, side) =
         list.map { |one| finding(variant, placeholder: one.text, side => [[one.from, one.to]]) }
     end
   end

@@ -14,7 +14,7 @@ module Glossema
           same = there.select { |one| [amount.number, wanted].include?(one.number) }
           next if same.empty? || same.any? { |one| kind(one) == kind(amount) }
 
-          told(amount, same.first)
+          finding_for(amount, same.first)
         end
       end
 
@@ -29,7 +29,7 @@ module Glossema
       # By what a unit is, in whichever way it is written.
       def kind(amount) = Forms::Carried::UNITS.fetch(amount.unit) || amount.unit.downcase
 
-      def told(amount, other)
+      def finding_for(amount, other)
         finding(unit: amount.unit, other: other.unit, source: [[amount.from, amount.to]],
           target: [[other.from, other.to]])
       end

@@ -12,7 +12,7 @@ module Glossema
         limits = Timing::Limits.new(@parameters)
         meters = Timing::Meters.new(pair.cue, pair.into, following: pair.next_cue)
         (meters.over(limits) - passed_over(pair.cue)).map do |name|
-          finding(name, target: [[0, pair.into.length]], **told(meters, pair.cue, limits))
+          finding(name, target: [[0, pair.into.length]], **details(meters, pair.cue, limits))
         end
       end
 
@@ -21,7 +21,7 @@ module Glossema
       # What other checks say.
       def passed_over(cue) = cue.finish ? %w[overlap] : %w[overlap duration]
 
-      def told(meters, cue, limits)
+      def details(meters, cue, limits)
         { cps: plain(meters.cps), most_cps: plain(limits.cps), longest: meters.lines.map { |line|
           line.scan(/\X/).size
         }.max.to_i,

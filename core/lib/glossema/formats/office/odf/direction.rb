@@ -41,10 +41,10 @@ module Glossema
         end
 
         def turn_properties(node, name, direction)
-          told = node.attribute_nodes.find { |attribute| attribute.node_name == "writing-mode" }
+          mode = node.attribute_nodes.find { |attribute| attribute.node_name == "writing-mode" }
           default = node.parent.name == "default-style"
-          if told
-            told.value = MODES.fetch(direction) unless told.value == "page"
+          if mode
+            mode.value = MODES.fetch(direction) unless mode.value == "page"
           elsif default || name != "paragraph-properties"
             node["#{node.namespace.prefix}:writing-mode"] = MODES.fetch(direction)
           end
