@@ -48,9 +48,11 @@ RSpec.describe "Upgrades" do
   require root.join("#{RENAMED}_rename_after_the_glossary").to_s
   # From this one it is data where a segment stands.
   LOCATED = 20261202020000
-  UPGRADED_PLACES = { "cue 2 · 00:00:01,000 → ? · top" => { "kind" => "cue", "cue" => 2, "start" => "00:00:01,000",
-                                                            "placement" => "top" },
-                      "table 1 · row 2" => { "kind" => "name", "name" => "table 1 · row 2" } }.freeze
+  UPGRADED_TIMES = { "start" => "00:00:01,000", "placement" => "top" }.freeze
+  UPGRADED_PLACES = {
+    "cue 2 · 00:00:01,000 → ? · top" => { "kind" => "cue", "cue" => 2, **UPGRADED_TIMES },
+    "table 1 · row 2" => { "kind" => "name", "name" => "table 1 · row 2" }
+  }.freeze
   UNIT = ["Die Straße ist co\u00ADoperativ.", "La strada è lunga."].freeze
 
   # The segments of a real file, and a unit as it was put into the full-text index then.
