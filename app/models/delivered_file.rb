@@ -56,8 +56,8 @@ class DeliveredFile < ApplicationRecord
   # Without the folders it stands in.
   def base_name = File.basename(path)
 
-  # The proof with its differences as sentences; those of older deliveries were stored so.
-  def worded_proof
+  # The proof with the messages of its differences; earlier versions stored them.
+  def proof_with_messages
     differences = proof["differences"].map do |one|
       one.key?("message") ? one : { **one.slice("unit", "what"), "message" => message_of(one) }
     end

@@ -157,7 +157,8 @@ class Document < ApplicationRecord
   def keep_page(opened)
     html =
       opened.preview do |segment|
-        "<span data-segment=\"#{Glossema::Html.escape(segment.id)}\">#{Glossema::Html.render(segment.content)}</span>"
+        id, text = Glossema::Html.escape(segment.id), Glossema::Html.render(segment.content)
+        "<span data-segment=\"#{id}\">#{text}</span>"
       end
     page.attach(io: StringIO.new(html), filename: "page.html", content_type: "text/html", identify: false)
     html

@@ -48,9 +48,8 @@ class Pretranslation
   # What would come from where; nothing is written.
   def preview
     ids = @settings["ids"]
-    found = Search.new(@project, @settings["threshold"], @operation).run(ids) { |done|
-      report_progress(done, ids)
-    }
+    search = Search.new(@project, @settings["threshold"], @operation)
+    found = search.run(ids) { |done| report_progress(done, ids) }
     trouble = by_machine(ids - found.keys, found) if @settings["machine"]
     plan = JSON.generate(found)
     @operation.publish do

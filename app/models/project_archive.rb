@@ -79,9 +79,9 @@ module ProjectArchive
     row.transform_keys(ARCHIVED_COLUMNS.fetch(table, {}).invert)
   end
 
-  # Earlier archives say in English words where a segment stands.
+  # Earlier archives have the location of a segment as English text.
   def self.with_location(row)
-    row.except("path").merge("location" => Glossema::Location.of_words(row["path"]).to_json)
+    row.except("path").merge("location" => Glossema::Location.parse(row["path"]).to_json)
   end
 
   def self.part(table) = "records/#{PARTS.fetch(table, table)}.jsonl"

@@ -31,7 +31,7 @@ class Segment < ApplicationRecord
   # What there is to translate: of files that are there, and not only to be read.
   scope :to_translate, -> { joins(:document).where(locked: false, documents: { role: "current" }) }
 
-  # When it is shown: a Timing::Cue, or nil for what is no subtitle.
+  # Its times: a Timing::Cue, or nil for what is no subtitle.
   def cue = Glossema::Timing::Cue.at(location)
 
   # The attributes of a new row for a segment of the core.

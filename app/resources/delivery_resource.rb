@@ -11,7 +11,7 @@ class DeliveryResource < ApplicationResource
   attribute(:author) { |delivery| delivery.user.name }
   attribute(:files) do |delivery|
     delivery.files.map { |file|
-      { **file.slice(:id, :name, :checksum, :byte_size, :document_id), proof: file.worded_proof }
+      { **file.slice(:id, :name, :checksum, :byte_size, :document_id), proof: file.proof_with_messages }
     }
   end
 end

@@ -10,7 +10,7 @@ class SegmentResource < ApplicationResource
   attribute(:place) { |segment| SegmentResource.place(segment.block) { segment.location } }
   attribute(:codes) { |segment| SegmentResource.shown(segment.codes) }
 
-  # Where a segment stands, in words; nil where its look says it already.
+  # The text of a location; nil where the formatting of the block says it already.
   def self.place(block) = (Glossema::Location.text(yield) unless Glossema::Unit.speaking?(block))
 
   def self.shown(codes) = codes.map { |code| code.slice("id", "kind", "type", "display", "equiv", "css") }

@@ -7,7 +7,7 @@ RSpec.describe Glossema::Checks do
       source_lang: given["languages"][0], target_lang: given["languages"][1], limit: given["limit"],
       state: given["state"], origin: given["origin"],
       **%w[cue next_cue].to_h { |name|
-        [name.to_sym, (given[name] && Glossema::Timing::Cue.at(Glossema::Location.of_words(given[name])))]
+        [name.to_sym, (given[name] && Glossema::Timing::Cue.at(Glossema::Location.parse(given[name])))]
       })
   end
 

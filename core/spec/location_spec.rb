@@ -1,4 +1,4 @@
-# Where a unit stands: data that JSON keeps, put into words.
+# Locations of units: data that JSON can hold, and their text.
 RSpec.describe Glossema::Location do
   at = ->(kind, **details) { described_class.new(kind, **details) }
   slide = at["slide", number: 2]
@@ -33,12 +33,12 @@ RSpec.describe Glossema::Location do
 
   it "reads what earlier versions stored in words" do
     ["cue 3 · 00:00:01,000 → 00:00:04,200", "cue 12 · 00:01.000 → ? · top right"].each do |words|
-      location = described_class.of_words(words)
+      location = described_class.parse(words)
       expect(location["kind"]).to eq("cue")
       expect(described_class.text(location)).to eq(words)
     end
     ["cue 1", "table 2 · row 1 · column 1", "menu.open"].each do |words|
-      expect(described_class.of_words(words)).to eq(described_class.named(words))
+      expect(described_class.parse(words)).to eq(described_class.named(words))
     end
   end
 
@@ -47,7 +47,8 @@ RSpec.describe Glossema::Location do
     [
       nil, "slide", {}, unknown, { "kind" => ["row"] }, { "kind" => "slide", "number" => [1] },
       { "kind" => "row", "within" => unknown },
-      { "kind" => "cue", "cue" => 1, "placement" => "nowhere" },
+      { "kind" => "cue", "cue" => 1, "placement" => "nowhere" }, { "kind" => "cue", "placement" => 3 },
+      { "kind" => "row", "within" => "a.xhtml" }, { "kind" => 5 },
       (1..60).reduce(slide) { |inner, _| slide.merge("within" => inner) }
     ].each do |value|
       expect(described_class.fits?(value)).to be(false), value.inspect[0, 80]

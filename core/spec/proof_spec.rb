@@ -49,7 +49,7 @@ RSpec.describe Glossema::Proof do
     written = opened.write(pseudo(opened))
     dead = opened.file.container.write("word/document.xml" => body_of(written).sub(' r:id="s"', ' id="s"'))
     messages = described_class.new(opened, dead, pseudo(opened)).differences.map(&:message)
-    expect(messages).to include("A link was lost in word/document.xml (id=s).")
+    expect(messages).to include("A link is missing in word/document.xml (id=s).")
   end
 
   it "sees a bookmark, a cell or a part that is gone" do
@@ -70,7 +70,7 @@ RSpec.describe Glossema::Proof do
     )
   end
 
-  it "stores its differences as data, and words them when they are shown" do
+  it "stores differences as data and returns their messages in the language of the user" do
     opened = document("<w:tbl><w:tr><w:tc>#{paragraph(run("One"))}</w:tc></w:tr></w:tbl>")
     container = opened.file.container
     written = container.write("word/document.xml" => body_of(container.bytes).sub("One", "Two"))
@@ -79,7 +79,7 @@ RSpec.describe Glossema::Proof do
     place = { "kind" => "table", "number" => 1, "row" => 1, "column" => 1 }
     expect(stored.first).to include("what" => "text", "key" => "text",
       "details" => include("location" => place))
-    message = "table 1 · row 1 · column 1 should read “One” and reads “Two”."
+    message = "table 1 · row 1 · column 1: the text should be “One”, but is “Two”."
     expect(described_class::Difference.from_h(stored.first).message).to eq(message)
     expect(proof.to_h["differences"].first["message"]).to eq(message)
     expect(stored).to all(satisfy { |one| described_class::Difference.fits?(one) })

@@ -1,4 +1,4 @@
-# Where a segment stands is stored as data instead of English words.
+# The location of a segment is stored as data instead of English text.
 class LocationsAsData < ActiveRecord::Migration[7.2]
   CUES = "path LIKE 'cue %'".freeze
 
@@ -11,7 +11,7 @@ class LocationsAsData < ActiveRecord::Migration[7.2]
     execute("UPDATE segments SET location = json_object('kind', 'name', 'name', path)")
     Segment.reset_column_information
     Segment.where(CUES).select(:id, :path).find_each do |row|
-      Segment.where(id: row.id).update_all(location: Glossema::Location.of_words(row.path))
+      Segment.where(id: row.id).update_all(location: Glossema::Location.parse(row.path))
     end
     execute("ALTER TABLE segments DROP COLUMN path")
   end

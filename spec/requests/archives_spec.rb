@@ -210,6 +210,14 @@ RSpec.describe "Archives" do
       end
     end
 
+    it "is read as earlier versions wrote where segments stand" do
+      words = "cue 2 · 00:00:01,000 → ? · top"
+      operation = bring(altered(archive, "segments", "path", words), take: true)
+      first, second = Project.find(operation.result["project_id"]).segments.order(:id).first(2)
+      expect(first.location).to eq("kind" => "cue", "cue" => 2, "start" => "00:00:01,000", "placement" => "top")
+      expect(second.location).to eq(segments[1].location)
+    end
+
     # The archive with a cell of its first row of a table changed.
     def altered(bytes, table, column, value)
       package = Glossema::Exchange::Package.new(bytes, "a.zip")

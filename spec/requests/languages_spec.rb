@@ -40,6 +40,24 @@ RSpec.describe "Languages of the interface" do
     expect(told.call).to eq(["12 nel testo di partenza è 13 nella traduzione."])
   end
 
+  it "tells what a proof found in a language chosen later, and as earlier versions stored it" do
+    sign_in(user)
+    project = make_project(user, manual_docx([["p", ["<w:b/>", "Warning:"], " hot"]]))
+    project.segments.first.update!(target: "Avvertenza", state: "translated")
+    deliver(project, by: user)
+    messages = lambda do
+      get "/api/projects/#{project.id}/deliveries"
+      body.first["files"].first["proof"]["differences"].pluck("message")
+    end
+    expect(messages.call).to eq(["Codes missing in “Warning: hot”: {1} {/1}."])
+    in_italian
+    expect(messages.call).to eq(["Codici mancanti in “Warning: hot”: {1} {/1}."])
+    file = DeliveredFile.last
+    stored = [{ "unit" => nil, "what" => "codes", "message" => "Codes of “Warning: hot”." }]
+    file.update!(proof: file.proof.merge("differences" => stored))
+    expect(messages.call).to eq(["Codes of “Warning: hot”."])
+  end
+
   describe "in files that leave" do
     # What the catalogue of tables says in one language and nowhere in the other.
     def words(language, other)

@@ -31,7 +31,7 @@ RSpec.describe "Brief" do
     expect(page).to have_text("2 files, 2 to translate")
   end
 
-  it "takes the target language that is chosen while a file is still being uploaded" do
+  it "applies the target language that is chosen during an upload" do
     sign_in(user)
     slow = { offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: 30_000 }
     page.driver.browser.execute_cdp("Network.enable")

@@ -18,7 +18,9 @@ class Machine::Comparison
     began = now
     answer = ask(service, content)
     timed = { service: service.name, ms: ((now - began) * 1000).round }
-    answer.is_a?(Glossema::Refused) ? { **timed, trouble: answer.message } : { **timed, got: answer.content.text }
+    return { **timed, trouble: answer.message } if answer.is_a?(Glossema::Refused)
+
+    { **timed, got: answer.content.text }
   end
 
   def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

@@ -23,7 +23,9 @@ class Machine::Connector
     return [] if contents.empty?
 
     template = @service.template
-    texts = contents.map { |content| @service.markup ? Glossema::Machine::Markup.from_content(content) : content.text }
+    texts = contents.map do |content|
+      @service.markup ? Glossema::Machine::Markup.from_content(content) : content.text
+    end
     found = template.texts(ask(template.body(texts, @values.merge(joined(around)))), contents.size)
     found.zip(contents).map { |text, content| read(text, content) }
   end

@@ -39,13 +39,13 @@ module Glossema
       :extra,
       keyword_init: true
     ) do
-      # The location in words.
+      # The text of its location.
       def path = Location.text(location)
 
       # When it is shown: a Timing::Cue, or nil for a unit of another format.
       def cue = Timing::Cue.at(location)
 
-      # Does its look say already what a unit is, so that its location need not be shown?
+      # Is a unit recognized by its formatting, so that its location is not shown?
       def self.speaking?(block) = block.match?(Unit::SPEAKING)
     end
   # Blocks that are known by how they look.

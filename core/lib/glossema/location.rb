@@ -1,15 +1,14 @@
-# Where a unit stands in its file, as data that JSON can hold. It is put into words in the language of the
-# user who reads it.
+# The location of a unit in its file, as data that JSON can hold, and its text in the language of the user.
 module Glossema
   module Location
     FOLDER = File.join(ROOT, "data/locations")
-    # What is added to the words of a location, in this order.
+    # What is appended to the text of a location, in this order.
     PARTS = %w[row column].freeze
     CUE_IN_WORDS = /\Acue (\d+) · (\S+) → (\S+)(?: · ([a-z ]+))?\z/
     private_constant :PARTS, :CUE_IN_WORDS
 
     class << self
-      # Called for the texts, {kind => text}; without one they are the core’s, in English.
+      # A callable that returns the texts, {kind => text}; without one they are the core’s, in English.
       attr_writer :texts_source
 
       # kind: a key of data/locations; details: what its text names, and
@@ -21,17 +20,16 @@ module Glossema
         { "kind" => kind, **details.compact.transform_keys(&:to_s) }.freeze
       end
 
-      # What the file itself calls the place: a key, the name of an element.
+      # A name from the file itself: a key, the name of an element.
       def named(name) = new("name", name: name.to_s)
 
       # A block of a text ("heading-2" is a "heading"), and which one it is.
       def block(block, number = nil) = new(block.sub(/-\d\z/, ""), number: number)
 
-      # The same place, down to a cell of a table that stands there.
+      # A cell of a table at a location.
       def cell(location, row, column) = location.merge("row" => row, "column" => column).freeze
 
-      # The words for a Location, such as "table 2 · row 3 · column 1". Raises KeyError for a kind without a
-      # text.
+      # The text of a Location, such as "table 2 · row 3 · column 1". Raises KeyError for an unknown kind.
       def text(location)
         kind = location.fetch("kind")
         own = format(texts.fetch(kind), Hash.new("").merge(location.transform_keys(&:to_sym)))
@@ -41,22 +39,24 @@ module Glossema
         [around, own, *cell_of(location), (times(location) if kind == "cue")].compact.join(" · ")
       end
 
-      # When a cue is shown, as its file writes it, and where on the picture: "00:00:01,000 → ? · top".
+      # The times of a cue as its file writes them, and its placement: "00:00:01,000 → ? · top".
       def times(location)
         shown = location.values_at("start", "end").map { |time| time || "?" }.join(" → ")
-        where = location["placement"]&.split(" ")&.map { |word| texts.fetch(word) }&.join(" ")
-        [shown, where].compact.join(" · ")
+        where = location["placement"].to_s.split.map { |word| texts.fetch(word) }
+        [shown, where.join(" ")].reject(&:empty?).join(" · ")
       end
 
-      # Is this a location that text can word? A shape for DataShape.
+      # Is this a location that text accepts? A shape for DataShape.
       def fits?(value)
-        return false unless value.is_a?(Hash) && value.values.all? { |one| plain?(one) }
+        return false unless DataShape.fits?(:object, value)
 
-        value["within"].is_a?(Hash) ? fits?(value["within"]) && worded?(value) : worded?(value)
+        within, plain = value["within"], value.except("within")
+        plain.values.all? { |one| one.is_a?(Integer) || one.is_a?(String) } &&
+          (within.nil? || fits?(within)) && known?(plain)
       end
 
-      # The location that earlier versions stored as English words.
-      def of_words(words)
+      # The location that earlier versions stored as English text.
+      def parse(words)
         cue, start, finish, placement = words.match(CUE_IN_WORDS)&.captures
         return named(words) unless cue
 
@@ -71,11 +71,7 @@ module Glossema
 
       private
 
-      def plain?(value)
-        DataShape::KINDS[value.is_a?(Hash) ? :object : :text].call(value) || value.is_a?(Integer)
-      end
-
-      def worded?(location)
+      def known?(location)
         text(location).is_a?(String)
       rescue KeyError
         false

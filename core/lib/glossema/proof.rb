@@ -9,8 +9,7 @@ module Glossema
         # value: as to_h gives it.
         def self.from_h(value) = new(**value.transform_keys(&:to_sym).slice(*members))
 
-        # Can it be put into words, or was it stored as a sentence by an earlier version? A shape for
-        # DataShape.
+        # Has it a message, or was it stored with one by an earlier version? A shape for DataShape.
         def self.fits?(value)
           return false unless DataShape.fits?({ "unit" => DataShape::Maybe.new(:text), "what" => :text },
             value)
@@ -21,22 +20,20 @@ module Glossema
         end
 
         # In the language of the user.
-        def message
-          Refusals.difference(key, details.transform_keys(&:to_sym).merge(worded))
-        end
+        def message = Refusals.difference(key, details.transform_keys(&:to_sym).merge(texts))
 
         def to_h = { "unit" => unit, "what" => what, "key" => key, "details" => details }
 
         private
 
-        def worded
-          place = details["location"] && { place: Location.text(details["location"]) }
-          blocks = details.slice("block", "other_block").to_h do |name, block|
-            [name.to_sym, Location.text(Location.block(block))]
-          end
-          element = details["element"] && { element: Refusals.difference("elements.#{details["element"]}",
-            {}) }
-          { **place.to_h, **blocks, **element.to_h }
+        # The texts of those details that are data.
+        def texts
+          {
+            place: details["location"]&.then { |location| Location.text(location) },
+            block: details["block"]&.then { |block| Location.text(Location.block(block)) },
+            other_block: details["other_block"]&.then { |block| Location.text(Location.block(block)) },
+            element: details["element"]&.then { |name| Refusals.difference("elements.#{name}", {}) }
+          }.compact
         end
       end
 

@@ -96,9 +96,8 @@ module Glossema
       # What is not as it went out, in a sentence each on standard error; the rest is taken in.
       def strange_rows(returned, places, name)
         known, came = places.keys, returned.rows.map(&:id)
-        refusals = returned.added.map { |text|
-          Refused.new("sheet-row.added", name: name, text: text[0, 60])
-        } +
+        refusals =
+          returned.added.map { |text| Refused.new("sheet-row.added", name: name, text: text[0, 60]) } +
           returned.doubled.map { |id| Refused.new("sheet-row.doubled", name: name, id: id) } +
           (known - came).map { |id| Refused.new("sheet-row.gone", name: name, id: id) } +
           (came - known).map { |id| Refused.new("sheet-row.strange", name: name, id: id) }

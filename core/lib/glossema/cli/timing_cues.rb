@@ -21,7 +21,10 @@ module Glossema
         return [] unless opened.file.respond_to?(:cue_locations)
 
         texts = opened.units.to_h { |unit| [unit.location, unit.content.text] }
-        opened.file.cue_locations.filter_map { |place| (cue = Timing::Cue.at(place)) && [cue, texts[place].to_s] }
+        opened.file.cue_locations.filter_map do |location|
+          cue = Timing::Cue.at(location)
+          [cue, texts[location].to_s] if cue
+        end
       end
     end
   end
