@@ -214,7 +214,8 @@ RSpec.describe "Archives" do
       words = "cue 2 · 00:00:01,000 → ? · top"
       operation = bring(altered(archive, "segments", "path", words), take: true)
       first, second = Project.find(operation.result["project_id"]).segments.order(:id).first(2)
-      expect(first.location).to eq("kind" => "cue", "cue" => 2, "start" => "00:00:01,000", "placement" => "top")
+      place = { "kind" => "cue", "cue" => 2, "start" => "00:00:01,000", "placement" => "top" }
+      expect(first.location).to eq(place)
       expect(second.location).to eq(segments[1].location)
     end
 
