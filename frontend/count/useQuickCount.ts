@@ -2,6 +2,7 @@
 // read.
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
 import { useNavigate } from 'react-router'
 import { sendFiles } from '../brief/dropping'
 import { changeProject } from '../brief/queries'
@@ -10,6 +11,7 @@ import { api } from '../shared/api'
 import { keys } from '../shared/queryKeys'
 import type { Project } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { useArrival } from '../shared/useArrival'
 import { projectQuery } from '../shared/useProject'
 import { finished, makeReport } from './queries'
 
@@ -30,7 +32,9 @@ const isRead = (project?: Project) =>
   !project?.documents.some((one) => one.state === 'waiting' || one.state === 'reading')
 
 export function useQuickCount(): Quick {
+  const { t } = useTranslation()
   const go = useNavigate()
+  const arrival = useArrival('quick-count')
   const cache = useQueryClient()
   const { act, busy } = useAct()
   const [id, setId] = useState<number | null>(null)
@@ -59,11 +63,13 @@ export function useQuickCount(): Quick {
     void act(async () => {
       cache.setQueryData(keys.project(id!), await changeProject(id!, fields))
     })
-  const count = (memories: number[]) =>
+  const count = (memories: number[]) => {
+    const arrive = arrival()
     void act(async () => {
       const report = await finished((await makeReport(id!, memories)).id)
-      void go(`/counts/${report.id}`)
+      arrive(`/counts/${report.id}`, t('arrival.count'))
     })
+  }
   const makeProject = () =>
     void act(async () => {
       await api.patch(`/quick_counts/${id}`)

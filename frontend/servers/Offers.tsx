@@ -1,10 +1,10 @@
 // Projects that servers of clients offer, each to be opened.
 import { useTranslation } from 'react-i18next'
-import { useNavigate } from 'react-router'
 import { longDate, number, time } from '../shared/i18n'
 import { languageName } from '../shared/languages'
 import type { Offer } from '../shared/types'
 import { useAct } from '../shared/useAct'
+import { useArrival } from '../shared/useArrival'
 import { openOffer, useOffers } from './queries'
 import './servers.css'
 
@@ -31,13 +31,15 @@ export function Offers() {
 
 function OfferLine({ offer }: { offer: Offer }) {
   const { t } = useTranslation()
-  const go = useNavigate()
+  const arrival = useArrival('new-project')
   const { act, busy } = useAct()
-  const open = () =>
+  const open = () => {
+    const arrive = arrival()
     void act(async () => {
       const project = await openOffer(offer.id)
-      await go(`/projects/${project}/brief`)
+      arrive(`/projects/${project}/brief`, t('arrival.project'))
     })
+  }
   const { name, reference, source_lang, target_lang, due_at, words, files, instructions, server } = offer
   const about = [
     reference,

@@ -1,11 +1,12 @@
 // Files dropped on Today become a brief of their own, which may begin with a template or with the language
 // they are translated into.
 import { useCallback, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { useTranslation } from 'react-i18next'
 import { beginBrief } from '../brief/dropping'
 import { changeProject } from '../brief/queries'
 import type { SendingState } from '../brief/useSending'
 import { useAct } from '../shared/useAct'
+import { useArrival } from '../shared/useArrival'
 import { isPackage, useReceived } from './useReceived'
 
 const NOTHING: SendingState = { share: null, count: 0 }
@@ -25,7 +26,8 @@ async function changeLanguage(id: number, first: Known, now: Known) {
 }
 
 export function useNewBrief() {
-  const go = useNavigate()
+  const { t } = useTranslation()
+  const arrival = useArrival('new-project')
   const { act } = useAct()
   const received = useReceived()
   const [sending, setSending] = useState(NOTHING)
@@ -34,17 +36,20 @@ export function useNewBrief() {
       const first = known()
       if (!files.length && !first.template_id) return
       if (isPackage(files)) return received(files[0])
+      const arrive = arrival()
       void act(async () => {
         try {
           setSending({ share: 0, count: files.length })
           const id = await beginBrief(files, (share) => setSending({ share, count: files.length }), first)
-          await changeLanguage(id, first, known()).finally(() => void go(`/projects/${id}/brief`))
+          await changeLanguage(id, first, known()).finally(() =>
+            arrive(`/projects/${id}/brief`, t('arrival.project')),
+          )
         } finally {
           setSending(NOTHING)
         }
       })
     },
-    [act, go, received],
+    [act, arrival, received, t],
   )
   return { sending, start }
 }

@@ -2,10 +2,10 @@
 import { App } from 'antd'
 import { useCallback } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useNavigate } from 'react-router'
 import { api } from '../shared/api'
 import { begin, finished } from '../operations/follow'
 import { useAct } from '../shared/useAct'
+import { useArrival } from '../shared/useArrival'
 import { InHandOver, type HandOverLook } from './InHandOver'
 
 export const isPackage = (files: File[]) => files.length === 1 && /\.zip$/i.test(files[0].name)
@@ -21,16 +21,18 @@ export function useReceived() {
   const { t } = useTranslation()
   const { modal } = App.useApp()
   const { act } = useAct()
-  const go = useNavigate()
+  const arrival = useArrival('new-project')
   return useCallback(
     (file: File) =>
       void act(async () => {
         const { look } = await api.post<{ look: HandOverLook }>('/hand_overs', formOf(file))
-        const open = () =>
-          act(async () => {
+        const open = () => {
+          const arrive = arrival()
+          return act(async () => {
             const opened = await finished(await begin('/hand_overs', formOf(file, true)))
-            void go(`/projects/${opened.result.project_id}/translate`)
+            arrive(`/projects/${opened.result.project_id}/translate`, t('arrival.project'))
           })
+        }
         modal.confirm({
           title: t(look.archive ? 'handOver.archive' : 'handOver.from', { from: look.from }),
           content: <InHandOver look={look} />,
@@ -41,6 +43,6 @@ export function useReceived() {
           onOk: open,
         })
       }),
-    [act, go, modal, t],
+    [act, arrival, modal, t],
   )
 }

@@ -31,23 +31,41 @@ RSpec.describe "Brief" do
     expect(page).to have_text("2 files, 2 to translate")
   end
 
-  it "applies the target language that is chosen during an upload" do
-    sign_in(user)
+  # A file that takes some seconds to be uploaded.
+  def upload_slowly
     slow = { offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: 30_000 }
     page.driver.browser.execute_cdp("Network.enable")
     page.driver.browser.execute_cdp("Network.emulateNetworkConditions", **slow)
-    long = file("long.txt", "Check the brakes before you ride.\n" * 4_000)
-    find("input[type=file]", visible: :all).set(long)
+    find("input[type=file]", visible: :all)
+      .set(file("long.txt", "Check the brakes before you ride.\n" * 4_000))
     expect(page).to have_css(".sending")
-    find("[aria-label='Target language: choose later']").click
-    type("italian, it")
-    press(:enter)
-    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
-    expect(page).to have_current_path("/projects/#{user.projects.sole.id}/brief", wait: 20)
-    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
-    expect(user.projects.sole.target_lang).to eq("it-IT")
+    yield
   ensure
     page.driver.browser.execute_cdp("Network.disable")
+  end
+
+  it "applies the target language that is chosen during an upload" do
+    sign_in(user)
+    upload_slowly do
+      find("[aria-label='Target language: choose later']").click
+      type("italian, it")
+      press(:enter)
+      expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
+      expect(page).to have_current_path("/projects/#{user.projects.sole.id}/brief", wait: 20)
+    end
+    expect(page).to have_css("[aria-label='Target language: Italian, Italy']")
+    expect(user.projects.sole.target_lang).to eq("it-IT")
+  end
+
+  it "offers the new project where the user has gone elsewhere during the upload" do
+    sign_in(user)
+    upload_slowly do
+      click_link "Memories"
+      expect(page).to have_text("The new project is ready.", wait: 20)
+    end
+    expect(page).to have_current_path("/memories")
+    click_button "Open"
+    expect(page).to have_current_path("/projects/#{user.projects.sole.id}/brief")
   end
 
   it "changes name, reference, subject and cutting in place, and keeps it all over a reload" do
