@@ -47,7 +47,9 @@ export function Deliver() {
 
   const stamp = deliveries.data?.length ?? 0
   const message = written ?? readiness.data.message
-  const chosen = project.data.documents.filter((document) => !left.has(document.id))
+  const documents = project.data.documents.filter((document) => document.state === 'ready')
+  const unread = project.data.documents.filter((document) => document.state !== 'ready')
+  const chosen = documents.filter((document) => !left.has(document.id))
   const make = () => begin({ document_ids: chosen.map((document) => document.id), message })
   const { items, unchecked, out } = readiness.data
   const ready = Object.keys(items).length === 0 && unchecked === 0 && out.length === 0
@@ -63,7 +65,7 @@ export function Deliver() {
           <h1>{title}</h1>
           <p className="quiet">
             {t('deliver.filesInto', {
-              count: project.data.documents.length,
+              count: documents.length,
               language: languageName(target_lang),
             })}
           </p>
@@ -81,12 +83,17 @@ export function Deliver() {
             <span className="small quiet">{t(ready ? 'deliver.ready' : 'deliver.how')}</span>
           </p>
           <FilesToDeliver
-            documents={project.data.documents}
+            documents={documents}
             deliveries={deliveries.data ?? []}
             left={left}
             onLeft={setLeft}
           >
-            <OnlyChanged project={project.data} stamp={stamp} onLeft={setLeft} />
+            <OnlyChanged project={id} documents={documents} stamp={stamp} onLeft={setLeft} />
+            {unread.length > 0 && (
+              <p className="small quiet">
+                {t('deliver.unread', { names: unread.map((document) => document.name).join(' · ') })}
+              </p>
+            )}
           </FilesToDeliver>
           {operation && <DeliveryProgress operation={operation} onChanged={refresh} />}
           <SinceLast project={id} stamp={stamp} />

@@ -87,7 +87,7 @@ RSpec.describe "The work" do
 
     post "/api/projects/#{project.id}/beginning", as: :json
     expect(body["error"]).to include("code" => "leaves-out",
-      "message" => /not be included: bad\.docx was not imported/)
+      "message" => /not be included: bad\.docx is damaged/)
     expect(project.reload).not_to be_begun
     post "/api/projects/#{project.id}/beginning", params: { without_unread: true }, as: :json
     ready = body["documents"].select { |row| row["state"] == "ready" }

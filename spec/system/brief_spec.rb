@@ -147,7 +147,7 @@ RSpec.describe "Brief" do
   it "says what would stay out before it begins, and begins without it when told so" do
     drop(file("good.txt", "Check the brakes before you ride, and ride slowly in the rain."),
       file("broken.docx", manual_docx[0, 900]))
-    expect(page).to have_css(".files .alarm", text: "Not imported: broken.docx was not imported")
+    expect(page).to have_css(".files .alarm", text: "Not imported: broken.docx is damaged")
     find("[aria-label^='Target language:']").click
     type("it-it")
     press(:enter)
@@ -164,5 +164,8 @@ RSpec.describe "Brief" do
     click_button "Create anyway"
     expect(page).to have_css(".card")
     expect(Project.last.documents.map(&:name)).to contain_exactly("good.txt", "broken.docx")
+    click_link "Deliver"
+    expect(page).to have_css(".files-to-deliver li", text: "good.txt", count: 1)
+    expect(page).to have_text("Not imported and not delivered: broken.docx")
   end
 end

@@ -119,7 +119,7 @@ RSpec.describe "Counting and quoting" do
     expect(page).to have_css("h1", text: "No projects yet")
     click_link "Quick count"
     find("input[type=file]", visible: :all).set([files.first, damaged])
-    expect(page).to have_css(".quick-files .alarm", text: "broken.docx was not imported")
+    expect(page).to have_css(".quick-files .alarm", text: "broken.docx is damaged")
     click_button "Count"
     expect(page).to have_css(".report-head h1", text: "weighted words")
     expect(Report.kept).to be_empty

@@ -41,7 +41,7 @@ RSpec.describe Glossema::Exchange::UnitReader do
   it "refuses what is damaged in its packing" do
     bytes = packed(tmx)
     [bytes[0, 40], bytes[0, 30] + "x" + bytes[31..]].each do |broken|
-      expect { units(broken, "m.tmx.gz") }.to raise_error(Glossema::Refused, /m.tmx.gz was not imported/)
+      expect { units(broken, "m.tmx.gz") }.to raise_error(Glossema::Refused, /m.tmx.gz is damaged/)
     end
   end
 end
