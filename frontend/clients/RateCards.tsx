@@ -38,6 +38,10 @@ export function RateCards({ client }: { client: number | null }) {
   )
 }
 
+// A band and its weight, on one line.
+const weightOf = (band: string, weight?: string) =>
+  `${band}: ${percentOf(weight || '1')}`.replaceAll(' ', '\u00a0')
+
 function CardLine({ card, edit }: { card: Card; edit: () => void }) {
   const { t } = useTranslation()
   const cache = useQueryClient()
@@ -52,7 +56,7 @@ function CardLine({ card, edit }: { card: Card; edit: () => void }) {
   const facts = [
     rates.minimum && t('clients.atLeast', { amount: money(rates.minimum, rates.currency) }),
     Number(rates.rush ?? 0) > 0 && t('clients.withRush', { share: percentOf(rates.rush!) }),
-    rates.rounding && t('quote.to', { amount: money(rates.rounding, rates.currency) }),
+    rates.rounding && t('clients.roundedTo', { amount: money(rates.rounding, rates.currency) }),
   ]
   return (
     <div className="rate-card">
@@ -64,9 +68,7 @@ function CardLine({ card, edit }: { card: Card; edit: () => void }) {
       </p>
       <p className="small quiet">{facts.filter(Boolean).join(' · ')}</p>
       <p className="small quiet tab">
-        {BANDS.map((band) => `${t(`bandNames.${band}`)} ${percentOf(rates.weights?.[band] || '1')}`).join(
-          ' · ',
-        )}
+        {BANDS.map((band) => weightOf(t(`bandNames.${band}`), rates.weights?.[band])).join(' · ')}
       </p>
       <p className="small presses">
         <button

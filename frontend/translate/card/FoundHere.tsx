@@ -16,7 +16,7 @@ export function FoundHere({ segment }: { segment: Segment }) {
       title={found.map((one) => one.message).join('\n')}
     >
       {t(`check.levels.${worst.level}`)}: {worst.message}
-      {found.length > 1 && ` ${t('check.andMore', { count: found.length - 1 })}`}
+      {found.length > 1 && ` · ${t('check.andMore', { count: found.length - 1 })}`}
     </span>
   )
 }
