@@ -32,7 +32,7 @@ FOREIGN KEY ("document_id")
 );
 CREATE INDEX "index_delivered_files_on_delivery_id" ON "delivered_files" ("delivery_id");
 CREATE INDEX "index_delivered_files_on_document_id" ON "delivered_files" ("document_id");
-CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, "message" text DEFAULT '' NOT NULL, "receipt" json, CONSTRAINT "fk_rails_34181aa9f5"
+CREATE TABLE IF NOT EXISTS "deliveries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "project_id" integer NOT NULL, "user_id" integer NOT NULL, "number" integer NOT NULL, "unfinished" json DEFAULT '{}' NOT NULL, "learned" integer DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "checks" json, "message" text DEFAULT '' NOT NULL, "receipt" json, "author" varchar DEFAULT '' NOT NULL, CONSTRAINT "fk_rails_34181aa9f5"
 FOREIGN KEY ("project_id")
   REFERENCES "projects" ("id")
 , CONSTRAINT "fk_rails_de15c80c9c"
@@ -428,6 +428,7 @@ FOREIGN KEY ("client_id")
 CREATE INDEX "index_projects_on_client_id" ON "projects" ("client_id");
 CREATE INDEX "index_projects_on_user_id" ON "projects" ("user_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261202030000'),
 ('20261202020000'),
 ('20261202010000'),
 ('20261202000000'),

@@ -8,7 +8,8 @@ class DeliveryResource < ApplicationResource
   typelize receipt: "Receipt | null", outgoing_request: "OutgoingRequest | null"
   attributes :receipt
   attribute(:outgoing_request) { |delivery| delivery.outgoing_request&.slice(:state, :trouble) }
-  attribute(:author) { |delivery| delivery.user.name }
+  # Archives of earlier versions do not name it.
+  attribute(:author) { |delivery| delivery.author.presence || delivery.user.name }
   attribute(:files) do |delivery|
     delivery.files.map { |file|
       { **file.slice(:id, :name, :checksum, :byte_size, :document_id), proof: file.proof_with_messages }

@@ -40,7 +40,7 @@ export function RateCards({ client }: { client: number | null }) {
 
 // A band and its weight, on one line.
 const weightOf = (band: string, weight?: string) =>
-  `${band}: ${percentOf(weight || '1')}`.replaceAll(' ', '\u00a0')
+  `${band}: ${percentOf(weight || '1')}`.replaceAll(' ', '\u00a0').replaceAll('–', '–\u2060')
 
 function CardLine({ card, edit }: { card: Card; edit: () => void }) {
   const { t } = useTranslation()

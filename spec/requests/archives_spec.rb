@@ -101,6 +101,8 @@ RSpec.describe "Archives" do
       project.deliveries.first.files.first.content.download
     )
     expect(opened.documents.first.page.download).to eq(project.documents.first.page.download)
+    get "/api/projects/#{opened.id}/deliveries"
+    expect(body.pluck("author")).to eq([user.name])
     query = own[0].query(nil, own[1])
     expect(opened.lookup.matches(query).first.score).to eq(100)
     stands = Project::Checking.new(opened).findings.filter_map { |row| row[:stands]&.reason }

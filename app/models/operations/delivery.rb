@@ -54,8 +54,9 @@ class Operations::Delivery < Operation
   end
 
   def record(checks, unfinished, texts)
-    @delivery = ::Delivery.create!(project: subject, user: user, message: input["message"].to_s,
-      checks: checks, unfinished: unfinished, number: subject.deliveries.maximum(:number).to_i + 1)
+    @delivery = ::Delivery.create!(project: subject, user: user, author: user.name,
+      message: input["message"].to_s, checks: checks, unfinished: unfinished,
+      number: subject.deliveries.maximum(:number).to_i + 1)
     @written.each do |file|
       row = file.to_h.slice(:document_id, :name, :checksum, :byte_size, :proof)
       @delivery.files.create!(**row).content.attach(file.blob)
